@@ -1,0 +1,237 @@
+//! The graph as the scan document: ids, places, order.
+
+use crate::link::{Call, Graph, Route, Screen};
+use crate::model::{
+    Argument, Document, Finding, Form, Module, Parameter, Place, Platform, Read, ResultFact, StyleTotals, Target, Totals,
+};
+use crate::model;
+use crate::recover::TargetFact;
+use crate::values::Program;
+use rustc_hash::FxHashMap;
+use std::collections::{BTreeMap, BTreeSet};
+
+/// Writes the document of a graph.
+pub(crate) fn write(graph: &Graph<'_>, program: &Program<'_>, findings: Vec<Finding>, label: &str) -> Document {
+    let ids = Ids::new(graph);
+    let mut document = Document {
+        format: "fallow-lantern/scan".to_owned(),
+        version: 1,
+        root: label.to_owned(),
+        modules: modules(graph, program),
+        screens: graph.screens.iter().enumerate().filter(|(_, s)| is_shown(s)).map(|(i, s)| screen(graph, &ids, i, s)).collect(),
+        routes: graph.routes.iter().enumerate().map(|(i, r)| route(graph, &ids, i, r)).collect(),
+        calls: graph.calls.iter().enumerate().map(|(i, c)| call(graph, &ids, i, c)).collect(),
+        reads: reads(graph, &ids),
+        results: results(graph, &ids),
+        findings,
+        skipped: Vec::new(),
+        totals: Totals::default(),
+    };
+    document.screens.sort_by(|a, b| key(&a.at, &a.name).cmp(&key(&b.at, &b.name)));
+    document.routes.sort_by(|a, b| key(&a.at, &a.name).cmp(&key(&b.at, &b.name)));
+    document.calls.sort_by(|a, b| key(&a.at, &a.id).cmp(&key(&b.at, &b.id)));
+    document.totals = totals(&document, program);
+    document
+}
+
+fn key<'k>(at: &'k Place, name: &'k str) -> (&'k str, u32, u32, &'k str) {
+    (&at.file, at.line, at.column, name)
+}
+
+/// A class that is only there to be derived from is no screen.
+fn is_shown(screen: &Screen) -> bool {
+    !screen.fact.is_base
+}
+
+/// Ids that say what they name and stay when lines move.
+struct Ids {
+    screens: Vec<String>,
+    routes: Vec<String>,
+    calls: Vec<String>,
+}
+
+impl Ids {
+    fn new(graph: &Graph<'_>) -> Self {
+        let screens = unique(graph.screens.iter().map(|screen| format!("screen:{}", screen.fact.path)));
+        let routes = unique(graph.routes.iter().map(|route| {
+            let inside = route.container.or(route.group.and_then(|g| graph.containers[g].parents.first().copied()));
+            let container = inside.map(|c| &graph.containers[c].fact);
+            let holder = container.and_then(|fact| fact.name.as_deref().or(fact.resource.as_deref()));
+            match holder {
+                Some(holder) => format!("{}:{holder}/{}", route.fact.style, route.fact.name),
+                None => format!("{}:{}", route.fact.style, route.fact.name),
+            }
+        }));
+        let calls = unique(graph.calls.iter().map(|call| {
+            let file = &graph.place(call.fact.at).file;
+            let written = if call.fact.written.is_empty() { "-" } else { &call.fact.written };
+            format!("{}:{file}:{written}", call.fact.verb)
+        }));
+        Self { screens, routes, calls }
+    }
+}
+
+/// The second of a name gets a number.
+fn unique(names: impl Iterator<Item = String>) -> Vec<String> {
+    let mut seen: FxHashMap<String, usize> = FxHashMap::default();
+    let numbered = names.map(|name| {
+        let count = seen.entry(name.clone()).or_default();
+        *count += 1;
+        if *count == 1 { name } else { format!("{name}~{count}") }
+    });
+    numbered.collect()
+}
+
+fn modules(graph: &Graph<'_>, program: &Program<'_>) -> Vec<Module> {
+    let sources = program.sources();
+    let mut styles: BTreeMap<usize, BTreeSet<crate::model::Style>> = BTreeMap::new();
+    for route in &graph.routes {
+        styles.entry(sources.files[route.fact.at.file as usize].module).or_default().insert(route.fact.style);
+    }
+    for call in &graph.calls {
+        styles.entry(sources.files[call.fact.at.file as usize].module).or_default().insert(call.fact.style);
+    }
+    let used: BTreeSet<usize> = sources.files.iter().map(|file| file.module).collect();
+    let listed = used.into_iter().map(|i| Module {
+        path: sources.modules[i].path.clone(),
+        platform: Platform::Android,
+        styles: styles.remove(&i).unwrap_or_default().into_iter().collect(),
+    });
+    listed.collect()
+}
+
+fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model::Screen {
+    model::Screen {
+        id: ids.screens[index].clone(),
+        name: screen.fact.name.clone(),
+        kind: screen.fact.kind,
+        platform: Platform::Android,
+        at: graph.place(screen.fact.at),
+    }
+}
+
+fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Route {
+    let parents = route.container.into_iter().chain(route.group.into_iter().flat_map(|g| graph.containers[g].parents.clone()));
+    let parent = parents.into_iter().find_map(|container| {
+        graph.routes.iter().position(|other| other.group == Some(container) && route.group != Some(container))
+    });
+    let parameters = route.parameters.iter().map(|parameter| Parameter {
+        name: parameter.name.clone(),
+        ty: parameter.ty.clone(),
+        required: parameter.required,
+        nullable: parameter.nullable,
+        default: parameter.default.clone(),
+        via: parameter.via,
+    });
+    model::Route {
+        id: ids.routes[index].clone(),
+        style: route.fact.style,
+        name: route.fact.name.clone(),
+        pattern: route.fact.pattern.clone(),
+        kind: kind(graph, route),
+        screen: route.screen.map(|screen| ids.screens[screen].clone()),
+        parent: parent.map(|parent| ids.routes[parent].clone()),
+        start: route.start,
+        parameters: parameters.collect(),
+        deep_links: route.fact.deep_links.iter().map(|(pattern, _)| pattern.clone()).collect(),
+        at: graph.place(route.fact.at),
+    }
+}
+
+/// A dialog whose class is a bottom sheet is a sheet.
+fn kind(graph: &Graph<'_>, route: &Route) -> model::RouteKind {
+    let sheet = route.screen.is_some_and(|screen| graph.screens[screen].fact.sheet);
+    match route.fact.kind {
+        model::RouteKind::Dialog if sheet => model::RouteKind::Sheet,
+        kind => kind,
+    }
+}
+
+fn call(graph: &Graph<'_>, ids: &Ids, index: usize, call: &Call) -> model::Call {
+    let mut arguments: Vec<Argument> = call
+        .arguments
+        .iter()
+        .map(|argument| Argument {
+            name: argument.name.clone(),
+            ty: argument.fact.ty.clone(),
+            value: argument.fact.value.clone(),
+        })
+        .collect();
+    arguments.sort_by(|a, b| a.name.cmp(&b.name));
+    model::Call {
+        id: ids.calls[index].clone(),
+        style: call.fact.style,
+        verb: call.fact.verb,
+        target: target(ids, call),
+        status: call.status,
+        arguments,
+        screens: call.screens.iter().map(|&screen| ids.screens[screen].clone()).collect(),
+        at: graph.place(call.fact.at),
+    }
+}
+
+fn target(ids: &Ids, call: &Call) -> Option<Target> {
+    let value = match &call.fact.target {
+        TargetFact::None => return None,
+        TargetFact::Address(shapes) => shapes.first().map(crate::values::Shape::value),
+        _ => None,
+    };
+    let form = if call.status == model::CallStatus::Dynamic { Form::Dynamic } else { call.fact.form };
+    Some(Target {
+        text: call.fact.written.clone(),
+        form,
+        value,
+        routes: call.targets.iter().map(|&route| ids.routes[route].clone()).collect(),
+    })
+}
+
+/// A read in a base class is one of each screen that runs it.
+fn reads(graph: &Graph<'_>, ids: &Ids) -> Vec<Read> {
+    let rows = graph.reads.iter().flat_map(|read| {
+        let screens: Vec<Option<usize>> =
+            if read.screens.is_empty() { vec![None] } else { read.screens.iter().copied().map(Some).collect() };
+        screens.into_iter().map(move |screen| Read {
+            name: read.name.clone(),
+            ty: read.fact.ty.clone(),
+            forced: read.fact.forced,
+            screen: screen.map(|screen| ids.screens[screen].clone()),
+            at: graph.place(read.fact.at),
+        })
+    });
+    rows.collect()
+}
+
+fn results(graph: &Graph<'_>, ids: &Ids) -> Vec<ResultFact> {
+    let rows = graph.results.iter().map(|result| ResultFact {
+        key: result.fact.key.clone(),
+        side: result.fact.side,
+        ty: result.fact.ty.clone(),
+        screen: result.screens.first().map(|&screen| ids.screens[screen].clone()),
+        at: graph.place(result.fact.at),
+    });
+    rows.collect()
+}
+
+fn totals(document: &Document, program: &Program<'_>) -> Totals {
+    let mut totals = Totals {
+        files: program.sources().files.len(),
+        parsed: program.parsed().count(),
+        screens: document.screens.len(),
+        routes: document.routes.len(),
+        calls: document.calls.len(),
+        reads: document.reads.len(),
+        results: document.results.len(),
+        ..Totals::default()
+    };
+    for route in &document.routes {
+        totals.by_style.entry(route.style).or_insert_with(StyleTotals::default).routes += 1;
+    }
+    for call in &document.calls {
+        totals.by_style.entry(call.style).or_insert_with(StyleTotals::default).calls += 1;
+        *totals.calls_by_status.entry(call.status).or_default() += 1;
+    }
+    for finding in &document.findings {
+        *totals.findings.entry(finding.severity).or_default() += 1;
+    }
+    totals
+}

@@ -1,0 +1,24 @@
+use std::path::PathBuf;
+
+/// Why a scan could not be made at all. A single bad file is no error: it is listed as skipped.
+#[derive(Debug, thiserror::Error)]
+#[non_exhaustive]
+pub enum Error {
+    /// The path is not there.
+    #[error("{} does not exist", .0.display())]
+    NoSuchPath(PathBuf),
+    /// The path is there but is no folder.
+    #[error("{} is a file; an app's folder is wanted", .0.display())]
+    NotAFolder(PathBuf),
+    /// The folder cannot be listed.
+    #[error("{} cannot be read: {source}", .path.display())]
+    Unreadable {
+        /// The folder.
+        path: PathBuf,
+        /// What the system said.
+        source: std::io::Error,
+    },
+    /// Nothing below the path is an app's source.
+    #[error("{} holds no app that can be read: no build file, manifest or source of a known platform was found below it", .0.display())]
+    NoApp(PathBuf),
+}

@@ -1,0 +1,22 @@
+//! Fallow Lantern's library: an app's source in, its routes, calls and slips out.
+//!
+//! The stages, and the one type that passes from each to the next:
+//!
+//! [`source`] → [`source::SourceTree`] → [`syntax`] → [`syntax::Body`] → [`values`] →
+//! [`values::Program`] → `recover` → `Facts` → `link` → `Graph` → [`rules`] → [`model::Document`].
+//!
+//! Nothing here prints, exits or keeps state between scans.
+
+mod document;
+mod error;
+mod link;
+pub mod model;
+mod recover;
+pub mod rules;
+mod scan;
+pub mod source;
+pub mod syntax;
+pub mod values;
+
+pub use error::Error;
+pub use scan::{Scan, scan, scan_sources};

@@ -1,0 +1,123 @@
+//! Named things and who uses them: actions, constants that hold route text.
+
+use super::graph::{Constant, Graph};
+use super::targets::same;
+use crate::recover::{At, TargetFact, UsedFact};
+use crate::syntax::{ClassKind, Kind};
+use crate::values::{Ref, Values};
+use rustc_hash::FxHashSet;
+
+/// Marks the actions that something uses and collects the constants that hold route text.
+pub(super) fn add(used: &[UsedFact], graph: &mut Graph<'_>, values: Values<'_>) {
+    mark_actions(used, graph, values);
+    add_constants(graph, values);
+}
+
+fn mark_actions(used: &[UsedFact], graph: &mut Graph<'_>, values: Values<'_>) {
+    let names: FxHashSet<&str> = used.iter().map(|fact| fact.name.as_str()).collect();
+    let words: Vec<String> =
+        graph.actions.iter().flat_map(|action| [action.fact.name.clone(), camel(&action.fact.name)]).collect();
+    let elsewhere = values.program().words_of_unparsed(&words);
+    let generated: Vec<String> = graph
+        .calls
+        .iter()
+        .filter_map(|call| match &call.fact.target {
+            TargetFact::Generated { method, .. } => Some(method.clone()),
+            _ => None,
+        })
+        .collect();
+    for (i, action) in graph.actions.iter_mut().enumerate() {
+        let name = &action.fact.name;
+        action.used = names.contains(name.as_str())
+            || elsewhere.contains(name)
+            || elsewhere.contains(&camel(name))
+            || graph.calls.iter().any(|call| call.action == Some(i))
+            || generated.iter().any(|method| same(name, method))
+            || !values.program().uses_of_name(&camel(name)).is_empty();
+    }
+}
+
+/// `action_shelf_to_item` as generated code spells it.
+fn camel(id: &str) -> String {
+    let mut parts = id.split(['_', '.']);
+    let mut name = parts.next().unwrap_or_default().to_owned();
+    for part in parts {
+        let mut chars = part.chars();
+        if let Some(first) = chars.next() {
+            name.extend(first.to_uppercase());
+            name.push_str(chars.as_str());
+        }
+    }
+    name
+}
+
+/// Constants that calls name, and what stands beside them of the same kind.
+fn add_constants(graph: &mut Graph<'_>, values: Values<'_>) {
+    let schemes: FxHashSet<String> = graph
+        .routes
+        .iter()
+        .flat_map(|route| &route.fact.deep_links)
+        .filter_map(|(pattern, _)| pattern.split_once("://").map(|(scheme, _)| format!("{scheme}://")))
+        .filter(|scheme| scheme != "https://" && scheme != "http://")
+        .collect();
+    let mut found: Vec<Constant> = Vec::new();
+    for file in values.program().parsed() {
+        let tree = values.program().tree(file);
+        for id in tree.ids() {
+            let at = Ref { file, id };
+            let constant = match tree.kind(id) {
+                Kind::Variable(variable) => constant_of(at, &variable.name, variable.name_span, false, values),
+                Kind::Function(function) => constant_of(at, &function.name, function.name_span, true, values),
+                _ => None,
+            };
+            let Some(constant) = constant else { continue };
+            let addressed = schemes.iter().any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
+            if addressed {
+                found.push(constant);
+            }
+        }
+    }
+    let words: Vec<String> = found.iter().map(|c| c.name.rsplit('.').next().unwrap_or_default().to_owned()).collect();
+    let elsewhere = values.program().words_of_unparsed(&words);
+    for (constant, word) in found.iter_mut().zip(words) {
+        constant.used = elsewhere.contains(&word) || !values.program().uses_of_name(&word).is_empty();
+    }
+    graph.constants = found;
+}
+
+/// A constant outside of any function, or a function that hands back route text.
+fn constant_of(at: Ref, name: &str, span: crate::model::Span, function: bool, values: Values<'_>) -> Option<Constant> {
+    let class = values.enclosing_class(at);
+    let holder = class.and_then(|class| values.class(class));
+    if holder.is_some_and(|class| class.kind == ClassKind::Anonymous) || (!function && values.is_local(at)) {
+        return None;
+    }
+    let value = if function { values.returned_text(at)? } else { values.initial_text(at)? };
+    if value.is_blank() || value.value().starts_with("{}") {
+        return None;
+    }
+    let holder = holder.map(|class| match class.kind {
+        ClassKind::Companion => values.enclosing_class(class_ref(at, values)).and_then(|c| values.class(c)).map_or("", |c| c.name.as_str()),
+        _ => class.name.as_str(),
+    });
+    let name = match holder {
+        Some(holder) if !holder.is_empty() => format!("{holder}.{name}"),
+        _ => name.to_owned(),
+    };
+    Some(Constant { name, value: value.value(), function, used: false, at: At { file: at.file, span } })
+}
+
+fn class_ref(at: Ref, values: Values<'_>) -> Ref {
+    values.enclosing_class(at).unwrap_or(at)
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn ids_are_spelled_in_camel_case() {
+        assert_eq!(camel("action_shelf_to_item"), "actionShelfToItem");
+        assert_eq!(camel("action_shelfList_to_item"), "actionShelfListToItem");
+    }
+}

@@ -1,0 +1,298 @@
+//! Containers, their hosts, and the routes and actions in them.
+
+use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
+use super::owners::Owners;
+use crate::recover::{
+    ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows, TargetFact,
+};
+use crate::values::Values;
+use rustc_hash::{FxHashMap, FxHashSet};
+
+/// Adds containers, joins included ones, and finds who shows which.
+pub(super) fn add(
+    facts: Vec<ContainerFact>,
+    includes: &[IncludeFact],
+    hosts: Vec<HostFact>,
+    inflates: &[InflateFact],
+    owners: &Owners<'_>,
+    graph: &mut Graph<'_>,
+) {
+    let by_key: FxHashMap<_, usize> = facts.iter().enumerate().map(|(i, fact)| (fact.key, i)).collect();
+    for fact in facts {
+        let parents = fact.parent.and_then(|key| by_key.get(&key).copied()).into_iter().collect();
+        graph.containers.push(Container {
+            fact,
+            parents,
+            hosted: false,
+            start_in_code: None,
+            start: None,
+            broken: false,
+        });
+    }
+    for include in includes {
+        let Some(&into) = by_key.get(&include.into) else { continue };
+        for inner in named(graph, &include.resource) {
+            if inner != into {
+                graph.containers[inner].parents.push(into);
+            }
+        }
+    }
+    for inflate in inflates {
+        let screens = owners.of(inflate.site);
+        for container in named(graph, &inflate.graph) {
+            graph.containers[container].hosted = true;
+            if inflate.start.is_some() {
+                graph.containers[container].start_in_code = Some(inflate.start.clone());
+            }
+            screens.iter().for_each(|&screen| graph.screens[screen].hosts.push(container));
+        }
+    }
+    for fact in hosts {
+        add_host(fact, inflates, owners, graph);
+    }
+    for screen in &mut graph.screens {
+        screen.hosts.sort_unstable();
+        screen.hosts.dedup();
+    }
+    find_unhosted(graph);
+}
+
+/// Containers of a resource name: several where build variants each have their own.
+fn named(graph: &Graph<'_>, resource: &str) -> Vec<usize> {
+    let found = graph.containers.iter().enumerate().filter(|(_, c)| c.fact.resource.as_deref() == Some(resource));
+    found.map(|(i, _)| i).collect()
+}
+
+fn add_host(fact: HostFact, inflates: &[InflateFact], owners: &Owners<'_>, graph: &mut Graph<'_>) {
+    if fact.fixed.is_some() {
+        graph.hosts.push(Host { fact, screens: Vec::new(), containers: Vec::new() });
+        return;
+    }
+    let shows = |layouts: &[String]| layouts.contains(&fact.layout);
+    let screens: Vec<usize> =
+        graph.screens.iter().enumerate().filter(|(_, s)| shows(&s.layouts)).map(|(i, _)| i).collect();
+    let mut containers = Vec::new();
+    if let Some((name, at)) = &fact.graph {
+        containers = named(graph, name);
+        if containers.is_empty() {
+            graph.host_problems.push(HostProblem { what: Unwired::NoSuchGraph(name.clone()), at: *at });
+        }
+    } else {
+        let in_code = inflates.iter().any(|inflate| {
+            let owners = owners.of(inflate.site);
+            owners.is_empty() || owners.iter().any(|screen| screens.contains(screen))
+        });
+        if !in_code && !screens.is_empty() {
+            graph.host_problems.push(HostProblem { what: Unwired::HostWithoutGraph, at: fact.at });
+        }
+    }
+    if !fact.identified {
+        graph.host_problems.push(HostProblem { what: Unwired::HostWithoutId, at: fact.at });
+    }
+    for &container in &containers {
+        graph.containers[container].hosted = true;
+        screens.iter().for_each(|&screen| graph.screens[screen].hosts.push(container));
+    }
+    graph.hosts.push(Host { fact, screens, containers });
+}
+
+/// A graph that is a whole file, and that nothing shows or includes.
+fn find_unhosted(graph: &mut Graph<'_>) {
+    let only_broken: FxHashSet<usize> = graph
+        .containers
+        .iter()
+        .enumerate()
+        .filter(|(i, _)| {
+            let mut shown = graph.hosts.iter().filter(|host| host.containers.contains(i)).peekable();
+            shown.peek().is_some() && shown.all(|host| !host.fact.identified)
+        })
+        .map(|(i, _)| i)
+        .collect();
+    for i in 0..graph.containers.len() {
+        let container = &graph.containers[i];
+        if only_broken.contains(&i) {
+            graph.containers[i].broken = true;
+        } else if container.parents.is_empty() && !container.hosted && container.fact.resource.is_some() {
+            let name = container.fact.name.clone().or_else(|| container.fact.resource.clone()).unwrap_or_default();
+            let at = container.fact.key.0;
+            graph.host_problems.push(HostProblem { what: Unwired::GraphWithoutHost(name), at });
+            graph.containers[i].broken = true;
+        }
+    }
+}
+
+/// Adds routes: what they show, what they stand in, which is first.
+pub(super) fn add_routes(facts: Vec<RouteFact>, calls: &[CallFact], graph: &mut Graph<'_>, values: Values<'_>) {
+    let by_key: FxHashMap<_, usize> =
+        graph.containers.iter().enumerate().map(|(i, container)| (container.fact.key, i)).collect();
+    let by_path: FxHashMap<String, usize> =
+        graph.screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
+    let declared: FxHashSet<String> = facts
+        .iter()
+        .filter(|fact| !fact.only_if_opened)
+        .filter_map(|fact| match &fact.shows {
+            Shows::Class(path, _) => Some(format!("{} {path}", fact.style)),
+            _ => None,
+        })
+        .collect();
+    let mut seen = FxHashSet::default();
+    let mut facts = facts;
+    facts.extend(undeclared_activities(calls, &declared, graph, values));
+    facts.sort_by(|a, b| (a.at, &a.name).cmp(&(b.at, &b.name)));
+    for fact in facts {
+        let group = by_key.get(&crate::recover::ContainerKey(fact.at)).copied();
+        // A graph that a host shows is no route; one that others hold is.
+        if group.is_some_and(|group| graph.containers[group].parents.is_empty()) {
+            continue;
+        }
+        let screen = match &fact.shows {
+            Shows::Class(path, _) => by_path.get(path).copied(),
+            _ => None,
+        };
+        if let Shows::Class(path, _) = &fact.shows {
+            let elsewhere = fact.only_if_opened && declared.contains(&format!("{} {path}", fact.style));
+            if (fact.only_if_opened || fact.container.is_none()) && (elsewhere || !seen.insert((fact.style, fact.at))) {
+                continue;
+            }
+        }
+        let route = graph.routes.len();
+        if let Some(screen) = screen {
+            graph.screens[screen].routes.push(route);
+        }
+        let container = fact.container.and_then(|key| by_key.get(&key).copied());
+        let entry = fact.launcher || !fact.deep_links.is_empty();
+        let parameters = fact.parameters.clone();
+        graph.routes.push(Route {
+            screen,
+            container,
+            group,
+            start: fact.launcher,
+            parameters,
+            loses_to: None,
+            reached: false,
+            entry,
+            fact,
+        });
+    }
+    find_duplicates(graph);
+    find_starts(graph);
+    graph.namespaces = namespaces(values);
+    graph.classes = values.program().classes().map(|class| values.program().path(class).to_owned()).collect();
+}
+
+/// Activities that something opens and no manifest declares are routes at their class.
+fn undeclared_activities(
+    calls: &[CallFact],
+    declared: &FxHashSet<String>,
+    graph: &Graph<'_>,
+    values: Values<'_>,
+) -> Vec<RouteFact> {
+    use crate::model::{RouteKind, Style};
+    let mut found: Vec<RouteFact> = Vec::new();
+    for call in calls.iter().filter(|call| call.style == Style::ActivityIntent) {
+        let TargetFact::Class(class) = call.target else { continue };
+        let path = values.program().path(class).to_owned();
+        let Some(screen) = graph.screens.iter().find(|screen| screen.fact.class == class) else { continue };
+        if declared.contains(&format!("{} {path}", Style::ActivityIntent)) || found.iter().any(|f| f.at == screen.fact.at) {
+            continue;
+        }
+        found.push(RouteFact {
+            style: Style::ActivityIntent,
+            name: screen.fact.name.clone(),
+            pattern: None,
+            kind: RouteKind::Activity,
+            shows: Shows::Class(path, screen.fact.at),
+            container: None,
+            parameters: Vec::new(),
+            deep_links: Vec::new(),
+            launcher: false,
+            from_outside: false,
+            only_if_opened: true,
+            parameters_from_reads: true,
+            at: screen.fact.at,
+        });
+    }
+    found
+}
+
+/// Of two destinations of one id in one graph the later replaces the earlier.
+fn find_duplicates(graph: &mut Graph<'_>) {
+    let mut last: FxHashMap<(usize, String), usize> = FxHashMap::default();
+    for i in 0..graph.routes.len() {
+        let route = &graph.routes[i];
+        let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
+        if let Some(earlier) = last.insert((container, route.fact.name.clone()), i) {
+            graph.routes[earlier].loses_to = Some(i);
+        }
+    }
+}
+
+fn find_starts(graph: &mut Graph<'_>) {
+    for i in 0..graph.containers.len() {
+        let container = &graph.containers[i];
+        let said = container.fact.start.as_ref().map(|start| start.name.clone());
+        let wanted = container.start_in_code.clone().flatten().or(said);
+        let own = |route: &usize| graph.routes[*route].loses_to.is_none();
+        let found = wanted.and_then(|name| {
+            graph.routes_in(i).filter(own).find(|&route| graph.routes[route].fact.name == name)
+        });
+        graph.containers[i].start = found;
+        match found {
+            Some(route) => graph.routes[route].start = true,
+            // Said and not there, or not said at all: reported once, there.
+            None => graph.containers[i].broken |= graph.containers[i].start_in_code.is_none(),
+        }
+    }
+}
+
+/// The packages that the source declares, each cut after its second part.
+fn namespaces(values: Values<'_>) -> Vec<String> {
+    let program = values.program();
+    let packages = program.parsed().map(|file| program.tree(file).package.to_string());
+    let modules = program.sources().modules.iter().filter_map(|module| module.build.namespace.clone());
+    let mut cut: Vec<String> = packages
+        .chain(modules)
+        .filter(|package| !package.is_empty())
+        .map(|package| package.split('.').take(2).collect::<Vec<_>>().join(".") + ".")
+        .collect();
+    cut.sort_unstable();
+    cut.dedup();
+    cut
+}
+
+/// Adds actions and where each leads, as seen from what it belongs to.
+pub(super) fn add_actions(facts: Vec<ActionFact>, graph: &mut Graph<'_>) {
+    let routes: FxHashMap<_, usize> = graph.routes.iter().enumerate().map(|(i, route)| (route.fact.at, i)).collect();
+    let containers: FxHashMap<_, usize> =
+        graph.containers.iter().enumerate().map(|(i, container)| (container.fact.key.0, i)).collect();
+    for fact in facts {
+        let (route, container) = match fact.owner {
+            Owner::Route(key) => {
+                let route = routes.get(&key.0).copied();
+                (route, route.and_then(|route| graph.routes[route].container))
+            }
+            Owner::Container(key) => (None, containers.get(&key.0).copied()),
+        };
+        // An action without a destination only pops: it leads back to what it pops to.
+        let name = fact.destination.as_ref().map(|(name, _)| name.clone()).or_else(|| fact.pop_up_to.clone());
+        let targets = match (name, container) {
+            (Some(name), Some(container)) => visible(graph, &name, container),
+            _ => Vec::new(),
+        };
+        graph.actions.push(Action { fact, route, container, targets, used: false });
+    }
+}
+
+/// Routes of a name that can be seen from inside a container: those in it and in each around it,
+/// the nearest ones only. A container around it can be named too.
+pub(super) fn visible(graph: &Graph<'_>, name: &str, container: usize) -> Vec<usize> {
+    for around in graph.around(container) {
+        let own = |route: &usize| graph.routes[*route].fact.name == name && graph.routes[*route].loses_to.is_none();
+        let found: Vec<usize> = graph.routes_in(around).filter(own).collect();
+        if !found.is_empty() {
+            return found;
+        }
+    }
+    Vec::new()
+}
+

@@ -1,0 +1,75 @@
+//! From facts to the graph: calls to routes, routes to screens, calls to the screens they are in.
+//!
+//! Each file here answers one question; [`link`] asks them in order. Nothing here knows a style: what
+//! a style means is in the facts it recovers.
+
+mod address;
+mod arguments;
+mod constants;
+mod containers;
+mod graph;
+mod menus;
+mod owners;
+mod reach;
+mod screens;
+mod targets;
+
+pub(crate) use arguments::parameters_of;
+pub(crate) use graph::{Call, Constant, Graph, ResultSideLinked, Route, Screen, Unwired, nearest};
+pub(crate) use reach::from as reachable_from;
+
+use crate::recover::Facts;
+use crate::values::Values;
+
+/// Links the facts of all files.
+#[must_use]
+pub(crate) fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
+    let mut graph = Graph::new(values.program().sources());
+    let Facts {
+        screens,
+        routes,
+        containers,
+        includes,
+        actions,
+        mut calls,
+        reads,
+        results,
+        hosts,
+        layout_includes,
+        inflates,
+        manifest_graphs: _,
+        menus,
+        menu_views,
+        menu_setups,
+        handled,
+        used,
+        missing_steps,
+        shown_by_markup,
+        whole_bags,
+    } = facts;
+    screens::add(screens, &layout_includes, &mut graph);
+    let owners = owners::Owners::new(&graph.screens, values);
+    containers::add(containers, &includes, hosts, &inflates, &owners, &mut graph);
+    containers::add_routes(routes, &calls, &mut graph, values);
+    containers::add_actions(actions, &mut graph);
+    screens::add_reads(reads, results, &owners, &mut graph);
+    let menu = menus::Menus { menus, views: menu_views, setups: menu_setups, handled };
+    let from_menus = menus::calls(menu, &owners, &mut graph);
+    calls.sort_by(|a, b| (a.at, &a.written).cmp(&(b.at, &b.written)));
+    calls.dedup_by(|a, b| a.at == b.at && a.written == b.written && a.verb == b.verb);
+    for call in calls {
+        let screens = owners.of(call.site);
+        let linked = targets::resolve(call, screens, &graph);
+        graph.calls.push(linked);
+    }
+    graph.calls.extend(from_menus);
+    screens::mark_whole_bags(&whole_bags, &owners, &mut graph);
+    arguments::name(&mut graph);
+    arguments::declare_from_reads(&mut graph);
+    graph.missing_steps = missing_steps;
+    constants::add(&used, &mut graph, values);
+    screens::mark_made(&shown_by_markup, &mut graph, values);
+    graph.calls.sort_by(|a, b| (a.fact.at, &a.fact.written).cmp(&(b.fact.at, &b.fact.written)));
+    reach::mark(&mut graph);
+    graph
+}

@@ -1,0 +1,212 @@
+//! Which screens a place in the source belongs to: the screen it is written in, those derived from
+//! it, or, in a helper, every screen that uses the helper.
+
+use super::graph::Screen;
+use crate::recover::ReadFact;
+use crate::syntax::{ClassKind, Kind};
+use crate::values::{Ref, Values};
+use rustc_hash::{FxHashMap, FxHashSet};
+use std::cell::RefCell;
+
+/// Helpers of helpers are followed this deep.
+const MAX_DEPTH: usize = 12;
+
+/// Answers whose a place is. What was asked once is remembered.
+pub(super) struct Owners<'p> {
+    values: Values<'p>,
+    by_class: FxHashMap<Ref, usize>,
+    /// Concrete screens at or below a class.
+    below: FxHashMap<Ref, Vec<usize>>,
+    by_name: FxHashMap<String, Vec<usize>>,
+    known: RefCell<FxHashMap<Ref, Vec<usize>>>,
+}
+
+impl<'p> Owners<'p> {
+    pub(super) fn new(screens: &[Screen], values: Values<'p>) -> Self {
+        let mut by_name: FxHashMap<String, Vec<usize>> = FxHashMap::default();
+        let mut below: FxHashMap<Ref, Vec<usize>> = FxHashMap::default();
+        for (i, screen) in screens.iter().enumerate() {
+            by_name.entry(screen.fact.name.clone()).or_default().push(i);
+            if !screen.fact.is_base {
+                for class in values.lineage(screen.fact.class) {
+                    below.entry(class).or_default().push(i);
+                }
+            }
+        }
+        let by_class = screens.iter().enumerate().map(|(i, screen)| (screen.fact.class, i)).collect();
+        Self { values, by_class, below, by_name, known: RefCell::default() }
+    }
+
+    /// The screens a node belongs to, in order.
+    pub(super) fn of(&self, site: Ref) -> Vec<usize> {
+        let mut found = FxHashSet::default();
+        self.collect(site, &mut FxHashSet::default(), 0, &mut found);
+        let mut found: Vec<usize> = found.into_iter().collect();
+        found.sort_unstable();
+        found
+    }
+
+    /// A generated class names its screen; any other read belongs to where it is.
+    pub(super) fn of_read(&self, read: &ReadFact) -> Vec<usize> {
+        let named = read.generated.as_ref().and_then(|class| self.by_name.get(class.strip_suffix("Args")?));
+        let here = self.of(read.site);
+        match named {
+            Some(screens) if !screens.iter().any(|s| here.contains(s)) => screens.clone(),
+            _ => here,
+        }
+    }
+
+    /// The screen of a class, if it is one.
+    pub(super) fn screen(&self, class: Ref) -> Option<usize> {
+        self.by_class.get(&class).copied()
+    }
+
+    fn collect(&self, site: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
+        if depth > MAX_DEPTH {
+            return;
+        }
+        let function = self.values.enclosing_function(site);
+        if let Some(class) = self.screen_class(site) {
+            found.extend(self.screens_with(class, function));
+            return;
+        }
+        if let Some(function) = self.named_function(site) {
+            self.collect_users(function, seen, depth, found);
+        } else if let Some(class) = self.values.enclosing_named_class(site) {
+            self.collect_class_users(class, seen, depth, found);
+        }
+    }
+
+    /// The innermost screen class around a node. A companion's or static function's code runs for
+    /// whoever calls it.
+    fn screen_class(&self, site: Ref) -> Option<Ref> {
+        let tree = self.values.tree(site);
+        for id in tree.ancestors(site.id) {
+            match tree.kind(id) {
+                Kind::Function(function) if function.is("static") => return None,
+                Kind::Class(class) if matches!(class.kind, ClassKind::Companion | ClassKind::Object) => return None,
+                Kind::Class(_) => {
+                    let class = Ref { file: site.file, id };
+                    if self.by_class.contains_key(&class) || self.below.contains_key(&class) {
+                        return Some(class);
+                    }
+                }
+                _ => {}
+            }
+        }
+        None
+    }
+
+    /// The concrete screens that run a class's code: itself and those derived from it, unless they
+    /// put their own in place of the function.
+    fn screens_with(&self, class: Ref, function: Option<Ref>) -> Vec<usize> {
+        let name = function.and_then(|at| self.values.tree(at).function(at.id)).map(|f| f.name.clone());
+        let below = self.below.get(&class).map(Vec::as_slice).unwrap_or_default();
+        let runs = |screen: &usize| match &name {
+            Some(name) => self.class_of(*screen).is_none_or(|derived| !self.replaces(derived, class, name)),
+            None => true,
+        };
+        below.iter().copied().filter(runs).collect()
+    }
+
+    fn class_of(&self, screen: usize) -> Option<Ref> {
+        self.by_class.iter().find(|(_, index)| **index == screen).map(|(class, _)| *class)
+    }
+
+    /// Whether a class between `derived` and `base` overrides the function without calling it.
+    fn replaces(&self, derived: Ref, base: Ref, name: &str) -> bool {
+        let between = self.values.lineage(derived).into_iter().take_while(|class| *class != base);
+        let mut own = between.filter_map(|class| {
+            let tree = self.values.tree(class);
+            let members = &self.values.class(class)?.members;
+            let function = members.iter().find_map(|&id| tree.function(id).filter(|f| f.name == name))?;
+            Some(function.body.is_some_and(|body| calls_super(tree, body, name)))
+        });
+        own.any(|calls_base| !calls_base)
+    }
+
+    /// The named function around a node, lambdas and anonymous classes passed by.
+    fn named_function(&self, site: Ref) -> Option<Ref> {
+        let tree = self.values.tree(site);
+        let mut anonymous = false;
+        let mut function = None;
+        for id in tree.ancestors(site.id) {
+            match tree.kind(id) {
+                Kind::Function(_) if function.is_none() || anonymous => {
+                    function = Some(Ref { file: site.file, id });
+                    anonymous = false;
+                }
+                Kind::Class(class) if class.kind == ClassKind::Anonymous => anonymous = true,
+                Kind::Class(_) => break,
+                _ => {}
+            }
+        }
+        function
+    }
+
+    fn collect_users(&self, function: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
+        if !seen.insert(function) {
+            return;
+        }
+        if let Some(known) = self.known.borrow().get(&function) {
+            found.extend(known.iter().copied());
+            return;
+        }
+        let mut own = FxHashSet::default();
+        for used in self.values.uses(function) {
+            self.collect(used, seen, depth + 1, &mut own);
+        }
+        let declared = self.values.tree(function).function(function.id);
+        let called_by_platform = own.is_empty() || declared.is_some_and(|f| f.is("override") || f.is("Override"));
+        if called_by_platform {
+            if let Some(class) = self.values.enclosing_named_class(function) {
+                self.collect_class_users(class, seen, depth, &mut own);
+            }
+        }
+        if depth == 0 {
+            self.known.borrow_mut().insert(function, own.iter().copied().collect());
+        }
+        found.extend(own);
+    }
+
+    /// Who makes or holds an object of a class.
+    fn collect_class_users(&self, class: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
+        if !seen.insert(class) {
+            return;
+        }
+        let Some(declared) = self.values.class(class) else { return };
+        let program = self.values.program();
+        let made = program.calls_named(&declared.name).iter();
+        let typed = program.typed(&declared.name).iter();
+        for &at in made.chain(typed) {
+            let inside = at.file == class.file && self.values.tree(at).span(class.id).holds(self.values.tree(at).span(at.id));
+            if !inside && self.means(at, class, &declared.name) {
+                self.collect(at, seen, depth + 1, found);
+            }
+        }
+    }
+
+    fn means(&self, at: Ref, class: Ref, name: &str) -> bool {
+        let tree = self.values.tree(at);
+        let written = match tree.kind(at.id) {
+            Kind::Variable(variable) => variable.ty.as_ref().map(|ty| ty.name.as_str()),
+            Kind::Parameter(parameter) => parameter.ty.as_ref().map(|ty| ty.name.as_str()),
+            Kind::Call(call) => call.types.iter().map(|ty| ty.name.as_str()).find(|ty| ty.ends_with(name)),
+            _ => None,
+        };
+        self.values.class_named(at, written.unwrap_or(name)) == Some(class)
+    }
+}
+
+fn calls_super(tree: &crate::syntax::Tree, body: crate::syntax::Id, name: &str) -> bool {
+    let mut todo = vec![body];
+    while let Some(id) = todo.pop() {
+        if let Kind::Member(member) = tree.kind(id) {
+            if member.name == name && matches!(tree.kind(member.of), Kind::Super) {
+                return true;
+            }
+        }
+        todo.extend(tree.kind(id).children());
+    }
+    false
+}

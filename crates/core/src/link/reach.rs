@@ -1,0 +1,50 @@
+//! Which routes a way leads to, from the entries on.
+
+use super::graph::Graph;
+use crate::recover::TargetFact;
+
+/// Marks every route that can be reached.
+pub(super) fn mark(graph: &mut Graph<'_>) {
+    let mut seeds: Vec<usize> = (0..graph.routes.len()).filter(|&route| graph.routes[route].entry).collect();
+    graph.has_entries = graph.routes.iter().any(|route| route.fact.launcher);
+    if !graph.has_entries {
+        // Part of an app: what its hosts show first is as far out as one can see.
+        let hosted = graph.containers.iter().filter(|container| container.hosted);
+        seeds.extend(hosted.filter_map(|container| container.start));
+    }
+    // A notification, a service, the app's own links: nobody's screen, so always at hand.
+    let loose = graph.calls.iter().filter(|call| call.screens.is_empty());
+    seeds.extend(loose.flat_map(|call| call.targets.iter().copied()));
+    seeds.extend((0..graph.routes.len()).filter(|&route| graph.routes[route].fact.from_outside));
+    for route in from(graph, seeds) {
+        graph.routes[route].reached = true;
+    }
+}
+
+/// Every route that can be reached from some, those included.
+pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<usize>) -> Vec<usize> {
+    let mut seen = vec![false; graph.routes.len()];
+    let mut todo = seeds;
+    let mut found = Vec::new();
+    while let Some(route) = todo.pop() {
+        if std::mem::replace(&mut seen[route], true) {
+            continue;
+        }
+        found.push(route);
+        todo.extend(next(graph, route));
+    }
+    found.sort_unstable();
+    found
+}
+
+/// The routes that one step leads to.
+fn next(graph: &Graph<'_>, route: usize) -> Vec<usize> {
+    let mut found: Vec<usize> = graph.routes[route].group.and_then(|group| graph.containers[group].start).into_iter().collect();
+    let Some(screen) = graph.routes[route].screen else { return found };
+    // The same screen under another route is the same place to call from.
+    found.extend(graph.screens[screen].hosts.iter().filter_map(|&container| graph.containers[container].start));
+    let calls = graph.calls.iter().filter(|call| call.screens.contains(&screen));
+    let forward = calls.filter(|call| call.goes_forward() || !matches!(call.fact.target, TargetFact::None));
+    found.extend(forward.flat_map(|call| call.targets.iter().copied()));
+    found
+}

@@ -1,0 +1,122 @@
+//! Screens, what they read and hand back, and who makes them.
+
+use super::graph::{Graph, Read, ResultSideLinked, Screen};
+use super::owners::Owners;
+use crate::recover::{ReadFact, ResultSideFact, ScreenFact};
+use crate::values::{Expr, Ref, Values};
+use rustc_hash::FxHashMap;
+use std::collections::BTreeSet;
+
+/// Adds the screens, with the layouts that theirs include.
+pub(super) fn add(mut facts: Vec<ScreenFact>, includes: &[(String, String)], graph: &mut Graph<'_>) {
+    facts.sort_by_key(|fact| fact.at);
+    facts.dedup_by_key(|fact| fact.class);
+    let mut inner: FxHashMap<&str, Vec<&str>> = FxHashMap::default();
+    for (outer, included) in includes {
+        inner.entry(outer).or_default().push(included);
+    }
+    graph.screens = facts
+        .into_iter()
+        .map(|fact| {
+            let mut layouts: Vec<String> = fact.layouts.iter().map(|used| used.layout.clone()).collect();
+            let mut next = 0;
+            while next < layouts.len() {
+                for included in inner.get(layouts[next].as_str()).into_iter().flatten() {
+                    if !layouts.iter().any(|known| known == included) {
+                        layouts.push((*included).to_owned());
+                    }
+                }
+                next += 1;
+            }
+            Screen { fact, layouts, hosts: Vec::new(), routes: Vec::new(), made: false, derived: false, whole_bag: false }
+        })
+        .collect();
+}
+
+/// Adds reads and results under the screens they belong to.
+pub(super) fn add_reads(reads: Vec<ReadFact>, results: Vec<ResultSideFact>, owners: &Owners<'_>, graph: &mut Graph<'_>) {
+    for fact in reads {
+        let screens = owners.of_read(&fact);
+        let name = fact.name.clone();
+        graph.reads.push(Read { fact, screens, name });
+    }
+    graph.reads.sort_by(|a, b| (a.fact.at, &a.name).cmp(&(b.fact.at, &b.name)));
+    for fact in results {
+        let screens = owners.of(fact.site);
+        graph.results.push(ResultSideLinked { fact, screens });
+    }
+    graph.results.sort_by(|a, b| (a.fact.at, &a.fact.key).cmp(&(b.fact.at, &b.fact.key)));
+}
+
+/// Marks the screens whose arguments go on where they cannot be followed.
+pub(super) fn mark_whole_bags(sites: &[Ref], owners: &Owners<'_>, graph: &mut Graph<'_>) {
+    let marked: BTreeSet<usize> = sites.iter().flat_map(|&site| owners.of(site)).collect();
+    for screen in marked {
+        graph.screens[screen].whole_bag = true;
+    }
+}
+
+/// Marks the screens that something makes or derives from, outside of themselves.
+pub(super) fn mark_made(by_markup: &[String], graph: &mut Graph<'_>, values: Values<'_>) {
+    let names: Vec<String> = graph.screens.iter().map(|screen| screen.fact.name.clone()).collect();
+    let elsewhere = values.program().words_of_unparsed(&names);
+    let fixed: BTreeSet<&String> = graph.hosts.iter().filter_map(|host| host.fact.fixed.as_ref()).collect();
+    let made: Vec<(bool, bool)> = graph
+        .screens
+        .iter()
+        .map(|screen| {
+            let class = screen.fact.class;
+            let named = elsewhere.contains(&screen.fact.name)
+                || by_markup.contains(&screen.fact.path)
+                || fixed.contains(&screen.fact.path);
+            (named || is_made(class, values), is_derived(class, values))
+        })
+        .collect();
+    for (screen, (made, derived)) in graph.screens.iter_mut().zip(made) {
+        screen.made = made;
+        screen.derived = derived;
+    }
+}
+
+/// A mention that can make one: a constructor's call, a class literal, a type argument, a factory of
+/// its own that others call.
+fn is_made(class: Ref, values: Values<'_>) -> bool {
+    let Some(declared) = values.class(class) else { return false };
+    let program = values.program();
+    let outside = |at: Ref| values.enclosing_named_class(at) != Some(class) && !is_inside(at, class, values);
+    let called = program.calls_named(&declared.name).iter().copied().filter(|&at| is_of(at, class, values));
+    let (own, others): (Vec<Ref>, Vec<Ref>) = called.partition(|&at| !outside(at));
+    if !others.is_empty() {
+        return true;
+    }
+    // Made in a factory of its own: then the factory must be used.
+    let factories = own.into_iter().filter_map(|at| values.enclosing_function(at));
+    if factories.into_iter().any(|factory| values.uses(factory).into_iter().any(outside)) {
+        return true;
+    }
+    let literal = |at: &Ref| {
+        matches!(values.kind(*at), crate::syntax::Kind::ClassOf(ty) if values.class_named(*at, &ty.name) == Some(class))
+    };
+    let argument = |at: &Ref| {
+        let types = values.tree(*at).call(at.id).map(|call| call.types.as_slice()).unwrap_or_default();
+        types.iter().any(|ty| values.class_named(*at, &ty.name) == Some(class))
+    };
+    program.uses_of_name(&declared.name).iter().any(literal)
+        || program.typed(&declared.name).iter().any(argument)
+        || program.references_named(&declared.name).iter().any(|&at| outside(at))
+}
+
+fn is_of(call: Ref, class: Ref, values: Values<'_>) -> bool {
+    values.made_class(&Expr::new(call)) == Some(class)
+}
+
+/// Whether a node is written inside a class, at any depth.
+fn is_inside(at: Ref, class: Ref, values: Values<'_>) -> bool {
+    at.file == class.file && values.tree(at).span(class.id).holds(values.tree(at).span(at.id))
+}
+
+fn is_derived(class: Ref, values: Values<'_>) -> bool {
+    let Some(declared) = values.class(class) else { return false };
+    let derived = values.program().derived(&declared.name).iter();
+    derived.copied().any(|other| other != class && values.lineage(other).contains(&class))
+}

@@ -1,0 +1,276 @@
+//! Where a call leads: ids and actions as seen from its screen, directions, addresses, classes.
+
+use super::address::fit;
+use super::containers::visible;
+use super::graph::{Argument, Call, Graph};
+use crate::model::{CallStatus, Style};
+use crate::recover::{ArgumentFact, CallFact, Slot, TargetFact};
+use crate::values::{Ref, Shape};
+
+/// Addresses that every device can open.
+const OUTSIDE: &[&str] = &["http", "https", "mailto", "tel", "sms", "smsto", "geo", "market", "content", "file"];
+
+/// What resolving comes to.
+struct Resolved {
+    targets: Vec<usize>,
+    status: CallStatus,
+    action: Option<usize>,
+    out_of_scope: Option<String>,
+    unknown: Option<String>,
+    filled: Vec<(String, String, Option<String>)>,
+}
+
+impl Resolved {
+    fn status(status: CallStatus) -> Self {
+        Self { targets: Vec::new(), status, action: None, out_of_scope: None, unknown: None, filled: Vec::new() }
+    }
+
+    fn to(targets: Vec<usize>) -> Self {
+        Self { targets, ..Self::status(CallStatus::Resolved) }
+    }
+
+    fn undeclared(name: &str) -> Self {
+        Self { unknown: Some(name.to_owned()), ..Self::status(CallStatus::Undeclared) }
+    }
+}
+
+/// Resolves a call that belongs to these screens.
+pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) -> Call {
+    let view = View::of(&fact, &screens, graph);
+    let resolved = match &fact.target {
+        TargetFact::None => Resolved::to(Vec::new()),
+        TargetFact::Unknown => Resolved::status(CallStatus::Dynamic),
+        TargetFact::External => Resolved::status(CallStatus::External),
+        TargetFact::Ids(names) => merge(names.iter().map(|name| by_id(name, &view, graph))),
+        TargetFact::Generated { class, method, .. } => by_directions(class, method, &view, graph),
+        TargetFact::Address(shapes) => merge(shapes.iter().map(|shape| by_address(shape, &fact, graph))),
+        TargetFact::Class(class) => by_class(*class, &fact, graph),
+    };
+    let arguments = resolved.filled.iter().map(|(name, written, ty)| Argument {
+        name: name.clone(),
+        fact: ArgumentFact {
+            slot: Slot::Name(name.clone()),
+            ty: ty.clone(),
+            value: Some(written.clone()),
+            nullable: false,
+            literal_key: false,
+            at: fact.at,
+        },
+    });
+    Call {
+        arguments: arguments.collect(),
+        screens,
+        targets: resolved.targets,
+        status: resolved.status,
+        action: resolved.action,
+        out_of_scope: resolved.out_of_scope,
+        unknown: resolved.unknown,
+        fact,
+    }
+}
+
+/// Several ways: together they are as good as their best, and all their targets count.
+fn merge(ways: impl Iterator<Item = Resolved>) -> Resolved {
+    let mut ways = ways.collect::<Vec<_>>();
+    if ways.len() == 1 {
+        return ways.remove(0);
+    }
+    let mut merged = Resolved::status(CallStatus::Dynamic);
+    for way in ways {
+        merged.status = match (merged.status, way.status) {
+            (CallStatus::Resolved, _) | (_, CallStatus::Resolved) => CallStatus::Resolved,
+            (CallStatus::Undeclared, _) | (_, CallStatus::Undeclared) => CallStatus::Undeclared,
+            (_, status) => status,
+        };
+        for target in way.targets {
+            if !merged.targets.contains(&target) {
+                merged.targets.push(target);
+            }
+        }
+        merged.unknown = merged.unknown.or(way.unknown);
+        merged.out_of_scope = merged.out_of_scope.or(way.out_of_scope);
+    }
+    merged
+}
+
+/// What a call can see: the routes its screens are shown by, and the containers around.
+struct View {
+    /// Routes that show its screens.
+    standing: Vec<usize>,
+    /// Containers its screens stand in.
+    containers: Vec<usize>,
+    /// Containers its screens host: what is on top there is not known.
+    hosted: Vec<usize>,
+}
+
+impl View {
+    fn of(fact: &CallFact, screens: &[usize], graph: &Graph<'_>) -> Self {
+        let routes = screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
+        let standing: Vec<usize> = routes.filter(|&route| graph.routes[route].container.is_some()).collect();
+        let containers = standing.iter().filter_map(|&route| graph.routes[route].container).collect();
+        let mut hosted: Vec<usize> = screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
+        if let Some(id) = &fact.host {
+            // A host that is named decides, wherever the call is.
+            let hosts = graph.hosts.iter().filter(|host| host.fact.id.as_ref() == Some(id));
+            hosted.extend(hosts.flat_map(|host| host.containers.iter().copied()));
+        }
+        Self { standing, containers, hosted }
+    }
+
+    /// Whether nothing is known of where the call stands.
+    fn is_blank(&self) -> bool {
+        self.containers.is_empty() && self.hosted.is_empty()
+    }
+
+    fn is_hosted(&self, container: usize, graph: &Graph<'_>) -> bool {
+        graph.around(container).iter().any(|around| self.hosted.contains(around))
+    }
+}
+
+/// An id: of an action of its own, of the graphs around, or of a destination that can be seen.
+fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
+    let actions: Vec<usize> = matching(graph, |action| action.fact.name == name);
+    if !actions.is_empty() {
+        return by_actions(&actions, name, view, graph);
+    }
+    for &container in &view.containers {
+        let found = visible(graph, name, container);
+        if !found.is_empty() {
+            return Resolved::to(found);
+        }
+    }
+    let all: Vec<usize> = (0..graph.routes.len())
+        .filter(|&route| graph.routes[route].fact.name == name && graph.routes[route].container.or(graph.routes[route].group).is_some())
+        .filter(|&route| graph.routes[route].loses_to.is_none())
+        .collect();
+    if all.is_empty() {
+        return Resolved::undeclared(name);
+    }
+    let place = |route: usize| graph.routes[route].container.or(graph.routes[route].group);
+    let hosted: Vec<usize> = all.iter().copied().filter(|&r| place(r).is_some_and(|c| view.is_hosted(c, graph))).collect();
+    if !hosted.is_empty() {
+        return Resolved::to(hosted);
+    }
+    let out_of_scope = (!view.is_blank()).then(|| match place(all[0]).and_then(|c| graph.containers[c].fact.name.clone()) {
+        Some(inside) => format!("it stands in `{inside}`, which is not around this screen"),
+        None => "it stands in a graph that is not around this screen".to_owned(),
+    });
+    Resolved { out_of_scope, ..Resolved::to(all) }
+}
+
+fn matching(graph: &Graph<'_>, test: impl Fn(&super::graph::Action) -> bool) -> Vec<usize> {
+    graph.actions.iter().enumerate().filter(|(_, action)| test(action)).map(|(i, _)| i).collect()
+}
+
+/// Of the actions of a name, the one that the calling screen can use.
+fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
+    let usable = |&action: &usize| {
+        let action = &graph.actions[action];
+        match action.route {
+            Some(route) => view.standing.contains(&route),
+            None => action.container.is_some_and(|own| view.containers.iter().any(|&c| graph.is_within(c, own))),
+        }
+    };
+    let hosted = |&action: &usize| graph.actions[action].container.is_some_and(|c| view.is_hosted(c, graph));
+    let found = actions.iter().copied().find(usable).or_else(|| actions.iter().copied().find(hosted));
+    let action = found.unwrap_or(actions[0]);
+    let targets = graph.actions[action].targets.clone();
+    let out_of_scope = (found.is_none() && !view.is_blank()).then(|| match graph.actions[action].route {
+        Some(route) => format!("it is an action of `{}`", graph.routes[route].fact.name),
+        None => "it is an action of a graph that is not around this screen".to_owned(),
+    });
+    if targets.is_empty() {
+        let fact = &graph.actions[action].fact;
+        let Some(wanted) = fact.destination.as_ref().map(|(name, _)| name) else { return Resolved::to(Vec::new()) };
+        let elsewhere: Vec<usize> = (0..graph.routes.len()).filter(|&r| graph.routes[r].fact.name == *wanted).collect();
+        let lost = if elsewhere.is_empty() {
+            Resolved::undeclared(wanted)
+        } else {
+            let reason = format!("`{name}` leads to `{wanted}`, which stands in a graph of its own");
+            Resolved { out_of_scope: Some(reason), ..Resolved::to(elsewhere) }
+        };
+        return Resolved { action: Some(action), ..lost };
+    }
+    Resolved { action: Some(action), out_of_scope, ..Resolved::to(targets) }
+}
+
+/// `ShelfFragmentDirections.actionShelfToItem`: an action of a destination that shows `ShelfFragment`,
+/// or of the graph that the class is named for.
+fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> Resolved {
+    let owner = class.trim_end_matches("Directions");
+    let found = matching(graph, |action| {
+        let named = match action.route {
+            Some(route) => shows(graph, route, owner),
+            None => action.container.is_some_and(|c| graph.containers[c].fact.name.as_deref().is_some_and(|n| same(n, owner))),
+        };
+        // A destination's directions know the global actions of the graphs around it as well.
+        let inherited = action.route.is_none()
+            && action.container.is_some_and(|own| {
+                (0..graph.routes.len()).any(|route| {
+                    shows(graph, route, owner) && graph.routes[route].container.is_some_and(|c| graph.is_within(c, own))
+                })
+            });
+        (named || inherited) && same(&action.fact.name, method)
+    });
+    let Some(&first) = found.first() else { return Resolved::undeclared(method) };
+    let name = graph.actions[first].fact.name.clone();
+    let other_screen = by_actions(&found, &name, view, graph);
+    // A route that a later one replaces still has its directions.
+    if other_screen.out_of_scope.is_some() && view.standing.is_empty() {
+        return Resolved { out_of_scope: None, ..other_screen };
+    }
+    other_screen
+}
+
+fn shows(graph: &Graph<'_>, route: usize, class: &str) -> bool {
+    match &graph.routes[route].fact.shows {
+        crate::recover::Shows::Class(path, _) => path.rsplit('.').next() == Some(class),
+        _ => false,
+    }
+}
+
+/// Generated names are the ids in camel case.
+pub(super) fn same(id: &str, generated: &str) -> bool {
+    let plain = |s: &str| s.replace(['_', '.', '-'], "").to_lowercase();
+    plain(id) == plain(generated)
+}
+
+/// An address against the deep links of every route; own words beat placeholders.
+fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
+    let value = shape.value();
+    if value.starts_with("{}") {
+        return Resolved::status(CallStatus::Dynamic);
+    }
+    let mut found: Vec<(u32, usize, Vec<_>)> = Vec::new();
+    for (i, route) in graph.routes.iter().enumerate() {
+        let best = route.fact.deep_links.iter().filter_map(|(pattern, _)| fit(shape, pattern)).max_by_key(|fit| fit.score);
+        if let Some(fit) = best {
+            found.push((fit.score, i, fit.filled));
+        }
+    }
+    if let Some(best) = found.iter().map(|(score, ..)| *score).max() {
+        found.retain(|(score, ..)| *score == best);
+        let filled = found.first().map(|(.., filled)| filled.clone()).unwrap_or_default();
+        return Resolved { filled, ..Resolved::to(found.into_iter().map(|(_, route, _)| route).collect()) };
+    }
+    let scheme = value.split("://").next().unwrap_or_default();
+    let outside = OUTSIDE.contains(&scheme) || OUTSIDE.iter().any(|s| value.starts_with(&format!("{s}:")));
+    let own = graph.routes.iter().flat_map(|route| &route.fact.deep_links).any(|(pattern, _)| {
+        pattern.split("://").next() == Some(scheme) && !OUTSIDE.contains(&scheme)
+    });
+    // A graph's controller opens nothing but its own routes; an intent may open any app.
+    if outside || (fact.style == Style::ActivityIntent && !own) {
+        return Resolved::status(CallStatus::External);
+    }
+    Resolved::undeclared(&value)
+}
+
+/// A screen by its class: its route in the call's own style, else any that shows it.
+fn by_class(class: Ref, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
+    let Some(screen) = graph.screens.iter().find(|screen| screen.fact.class == class) else {
+        return Resolved::status(CallStatus::External);
+    };
+    let (own, others): (Vec<usize>, Vec<usize>) =
+        screen.routes.iter().copied().partition(|&route| graph.routes[route].fact.style == fact.style);
+    Resolved::to(if own.is_empty() { others } else { own })
+}

@@ -1,0 +1,14 @@
+//! What a scan says: the data that leaves the library, and nothing but data.
+
+mod place;
+mod scan;
+mod words;
+
+pub use place::{Place, Span};
+pub use scan::{
+    Argument, Call, Document, Finding, Module, Parameter, Read, Related, ResultFact, Route, Screen,
+    Skipped, StyleTotals, Target, Totals,
+};
+pub use words::{
+    CallStatus, Form, Platform, ResultSide, RouteKind, ScreenKind, Severity, Style, Verb, Via,
+};

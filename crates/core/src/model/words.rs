@@ -1,0 +1,203 @@
+//! The closed vocabularies of the scan document.
+
+use schemars::JsonSchema;
+use serde::{Deserialize, Serialize};
+use std::fmt;
+
+/// Declares an enum whose variants each have one written form, the same in JSON and in text.
+macro_rules! words {
+    ($(#[$meta:meta])* $name:ident { $($(#[$doc:meta])* $variant:ident = $text:literal,)+ }) => {
+        $(#[$meta])*
+        #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize, JsonSchema)]
+        pub enum $name {
+            $($(#[$doc])* #[serde(rename = $text)] $variant,)+
+        }
+
+        impl $name {
+            /// Every variant, in the order of declaration.
+            pub const ALL: &'static [Self] = &[$(Self::$variant),+];
+
+            /// The written form.
+            #[must_use]
+            pub fn as_str(self) -> &'static str {
+                match self { $(Self::$variant => $text),+ }
+            }
+        }
+
+        impl fmt::Display for $name {
+            fn fmt(&self, f: &mut fmt::Formatter<'_>) -> fmt::Result {
+                f.pad(self.as_str())
+            }
+        }
+    };
+}
+
+words! {
+    /// What an app is built for.
+    Platform {
+        /// Android, by Gradle or another build.
+        Android = "android",
+        /// Flutter.
+        Flutter = "flutter",
+        /// React Native.
+        ReactNative = "react-native",
+        /// Apple platforms.
+        Apple = "apple",
+        /// Kivy.
+        Kivy = "kivy",
+        /// XAML.
+        Xaml = "xaml",
+    }
+}
+
+words! {
+    /// One way of declaring and calling navigation.
+    Style {
+        /// Resource graphs and fragments.
+        FragmentGraph = "fragment-graph",
+        /// Activities opened by intents.
+        ActivityIntent = "activity-intent",
+        /// Fragments swapped by transactions.
+        FragmentSwap = "fragment-swap",
+    }
+}
+
+words! {
+    /// What kind of UI a screen is.
+    ScreenKind {
+        /// An Android fragment.
+        Fragment = "fragment",
+        /// An Android activity.
+        Activity = "activity",
+        /// A Compose function.
+        Composable = "composable",
+        /// A Flutter widget.
+        Widget = "widget",
+        /// A React component.
+        Component = "component",
+        /// A SwiftUI view.
+        View = "view",
+        /// A UIKit view controller.
+        ViewController = "view-controller",
+        /// A XAML page.
+        Page = "page",
+    }
+}
+
+words! {
+    /// How a route shows its screen.
+    RouteKind {
+        /// It fills the window.
+        Screen = "screen",
+        /// A dialog over the screen.
+        Dialog = "dialog",
+        /// A bottom sheet.
+        Sheet = "sheet",
+        /// A tab of a container.
+        Tab = "tab",
+        /// A set of routes with a start of its own.
+        Group = "group",
+        /// An Android activity.
+        Activity = "activity",
+        /// It only leads elsewhere.
+        Redirect = "redirect",
+        /// Shown for unknown names.
+        Fallback = "fallback",
+    }
+}
+
+words! {
+    /// How a value reaches a route's parameter.
+    Via {
+        /// A segment of the path.
+        Path = "path",
+        /// A part of the query.
+        Query = "query",
+        /// A declared argument.
+        Argument = "argument",
+        /// A constructor parameter.
+        Constructor = "constructor",
+        /// An extra of an intent.
+        Extra = "extra",
+        /// A property set from outside.
+        Property = "property",
+    }
+}
+
+words! {
+    /// What a call does.
+    Verb {
+        /// Shows a route on top.
+        Open = "open",
+        /// Shows a route in place of the present one.
+        Replace = "replace",
+        /// Sets the whole stack.
+        Reset = "reset",
+        /// Goes back.
+        Back = "back",
+        /// Goes back to a named route, or to the root.
+        BackTo = "back-to",
+        /// Switches a tab.
+        Tab = "tab",
+        /// Presents over the present screen.
+        Present = "present",
+        /// Opens by an address.
+        Link = "link",
+    }
+}
+
+words! {
+    /// How a call names its target.
+    Form {
+        /// Text written in place.
+        Literal = "literal",
+        /// A constant.
+        Constant = "constant",
+        /// A class, an object or an instance.
+        Typed = "typed",
+        /// Generated code.
+        Generated = "generated",
+        /// A resource id.
+        Resource = "resource",
+        /// Put together at run time, but known in shape.
+        Computed = "computed",
+        /// Not known from the source.
+        Dynamic = "dynamic",
+    }
+}
+
+words! {
+    /// What linking made of a call.
+    CallStatus {
+        /// Its routes are known, or it needs none.
+        Resolved = "resolved",
+        /// Its target is known and nobody declares it.
+        Undeclared = "undeclared",
+        /// Its target is not known from the source.
+        Dynamic = "dynamic",
+        /// It leads out of the app.
+        External = "external",
+    }
+}
+
+words! {
+    /// The side of a result.
+    ResultSide {
+        /// The screen that hands the value back.
+        Send = "send",
+        /// The screen that takes it.
+        Receive = "receive",
+    }
+}
+
+words! {
+    /// How bad a finding is; the worst last.
+    Severity {
+        /// Worth knowing.
+        Note = "note",
+        /// Probably a slip.
+        Warning = "warning",
+        /// Fails when run.
+        Error = "error",
+    }
+}

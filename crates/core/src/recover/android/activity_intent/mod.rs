@@ -1,0 +1,28 @@
+//! `activity-intent`: activities of the manifest, intents that open them, extras, results.
+
+mod calls;
+mod intent;
+mod manifest;
+mod reads;
+
+use crate::model::Style;
+use crate::recover::{Facts, StyleRecoverer, resource};
+use crate::source::Resource;
+use crate::values::Values;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::ActivityIntent),
+    words: &["Intent", "Activity", "intent", "finish()"],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    match resource(file, values) {
+        Some(Resource::Manifest) => manifest::recover(file, values, facts),
+        Some(_) => {}
+        None => {
+            calls::recover(file, values, facts);
+            reads::recover(file, values, facts);
+        }
+    }
+}

@@ -1,0 +1,143 @@
+//! Extras taken out of the intent an activity was opened with, or out of a result's.
+
+use crate::model::{ResultSide, Via};
+use crate::recover::android::{bundle, code};
+use crate::recover::{Facts, ReadFact, ResultSideFact};
+use crate::syntax::{Kind, Member};
+use crate::values::{Def, Expr, Ref, Values};
+
+const GETTERS: &[&str] = &[
+    "getStringExtra",
+    "getIntExtra",
+    "getLongExtra",
+    "getBooleanExtra",
+    "getFloatExtra",
+    "getDoubleExtra",
+    "getParcelableExtra",
+    "getSerializableExtra",
+    "getStringArrayListExtra",
+    "getParcelableArrayListExtra",
+    "getStringArrayExtra",
+    "getIntArrayExtra",
+];
+
+/// Taken out of `intent.extras` instead.
+const BUNDLE_GETTERS: &[&str] = &["getString", "getInt", "getLong", "getBoolean", "getFloat", "getDouble", "getParcelable", "getSerializable"];
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    whole_extras(file, values, facts);
+    for (at, call) in code::calls(file, values, GETTERS).into_iter().chain(code::calls(file, values, BUNDLE_GETTERS)) {
+        let tree = values.tree(at);
+        let (Some(of), Some(first)) = (tree.receiver(call), call.args.first()) else { continue };
+        let method = code::callee_name(at, values);
+        let expr = Expr::new(at);
+        let Some(origin) = origin(&expr.with(of), !method.ends_with("Extra"), values) else { continue };
+        let Some((name, literal_key)) = code::key(&expr.with(first.value), values) else { continue };
+        let ty = bundle::taken_type(method).map(str::to_owned);
+        if origin == Origin::Result {
+            facts.results.push(ResultSideFact {
+                key: Some(name),
+                side: ResultSide::Receive,
+                channel: "activity-result",
+                ty,
+                literal_key,
+                site: at,
+                at: code::callee_at(at, values),
+            });
+            continue;
+        }
+        // A primitive's getter has its default beside the key.
+        let default = call.args.len() > 1;
+        facts.reads.push(ReadFact {
+            name,
+            ty,
+            forced: !default && code::is_forced(at, values),
+            tolerant: default || code::is_met(at, values),
+            generated: None,
+            via: Via::Extra,
+            literal_key,
+            from_outside: origin == Origin::Later,
+            site: at,
+            at: code::node_at(at, values),
+        });
+    }
+}
+
+/// `controller.setGraph(graph, getIntent().getExtras())`: all extras go on together.
+fn whole_extras(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Kind::Call(call) = tree.kind(id) else { continue };
+        let at = Ref { file, id };
+        let all = call.args.iter().any(|arg| {
+            let name = match tree.kind(arg.value) {
+                Kind::Call(_) => code::callee_name(Ref { file, id: arg.value }, values),
+                _ => tree.last_name(arg.value).map_or("", |(name, _)| name.as_str()),
+            };
+            matches!(name, "extras" | "getExtras") && origin(&Expr::new(at).with(arg.value), true, values).is_some()
+        });
+        if all {
+            facts.whole_bags.push(at);
+        }
+    }
+}
+
+/// Where an intent comes from.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum Origin {
+    /// It opened the activity.
+    Own,
+    /// It came while the activity was open, from anywhere.
+    Later,
+    /// It brings a result.
+    Result,
+}
+
+/// Follows an expression to the intent it is, or, with `extras`, to the intent whose extras it is.
+fn origin(expr: &Expr, extras: bool, values: &Values<'_>) -> Option<Origin> {
+    let mut at = expr.clone();
+    let mut extras_seen = !extras;
+    for _ in 0..8 {
+        let tree = values.tree(at.at);
+        let (name, of) = match tree.kind(at.at.id) {
+            Kind::Call(call) => (code::callee_name(at.at, values), tree.receiver(call)),
+            Kind::Member(Member { of, name, .. }) => (name.as_str(), Some(*of)),
+            Kind::Name(name) => (name.as_str(), None),
+            Kind::Unary { of, .. } | Kind::Cast { of, .. } => {
+                at = at.with(*of);
+                continue;
+            }
+            _ => return None,
+        };
+        match name {
+            "extras" | "getExtras" => {
+                extras_seen = true;
+                at = at.with(of?);
+                continue;
+            }
+            "data" | "getData" if of.is_some() && extras_seen => return Some(Origin::Result),
+            _ => {}
+        }
+        if let Some(kind) = parameter_origin(&at, values) {
+            return (extras_seen).then_some(kind);
+        }
+        match values.value_behind(&at) {
+            Some(behind) => at = behind,
+            None => return (extras_seen && matches!(name, "intent" | "getIntent")).then_some(Origin::Own),
+        }
+    }
+    None
+}
+
+/// An intent handed to one of the platform's callbacks.
+fn parameter_origin(expr: &Expr, values: &Values<'_>) -> Option<Origin> {
+    let Kind::Name(name) = values.kind(expr.at) else { return None };
+    let Some(Def::Parameter(parameter)) = values.resolve(expr.at, name) else { return None };
+    let tree = values.tree(parameter);
+    let function = tree.function(tree.node(parameter.id).parent?)?;
+    match function.name.as_str() {
+        "parseResult" | "onActivityResult" => Some(Origin::Result),
+        "onNewIntent" => Some(Origin::Later),
+        _ => None,
+    }
+}

@@ -1,0 +1,201 @@
+//! Calls on a navigation controller, and what stands for one.
+
+use super::target::{self, Target};
+use crate::model::{Style, Verb};
+use crate::recover::android::code;
+use crate::recover::{CallFact, Facts, TargetFact};
+use crate::syntax::{Call, Id, Kind, Tree};
+use crate::values::{Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["navigate", "createNavigateOnClickListener"]) {
+        navigate(at, call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["popBackStack", "navigateUp"]) {
+        back(at, call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["setDestination", "addDestination"]) {
+        deep_link_builder(at, call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["dismiss"]) {
+        dismiss(at, call, values, facts);
+    }
+}
+
+fn navigate(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let Some(first) = call.args.first() else { return };
+    let listener = code::callee_name(at, values) == "createNavigateOnClickListener";
+    let on = Controller::of(at, call, values);
+    if on == Controller::NotOne {
+        return;
+    }
+    for site in values.sites(at, first.value) {
+        let inner = Expr { at: first_at(at, first.value), env: site.env.clone() };
+        let Some(mut target) = target::read(&inner, values) else { continue };
+        if on == Controller::Perhaps && !listener && !target.is_evident() {
+            continue;
+        }
+        let bundle = call.arg("args", 1).map(|id| inner.with(id));
+        let open = target::with_bundle(&mut target, bundle, values);
+        let verb = if matches!(target.fact, TargetFact::Address(_)) { Verb::Link } else { Verb::Open };
+        let written = values.written(code::seen_through(&inner, values).at);
+        let host = host_id(at, call, values);
+        facts.calls.push(CallFact { host, open, ..call_fact(verb, target, written, site.at, values) });
+    }
+}
+
+fn first_at(call: Ref, id: Id) -> Ref {
+    Ref { file: call.file, id }
+}
+
+fn call_fact(verb: Verb, target: Target, written: String, site: Ref, values: &Values<'_>) -> CallFact {
+    CallFact {
+        target: target.fact,
+        written,
+        form: target.form,
+        arguments: target.arguments,
+        literal: target.literal,
+        constant: target.constant,
+        ..CallFact::new(Style::FragmentGraph, verb, site, code::callee_at(site, values))
+    }
+}
+
+fn plain_back(site: Ref, values: &Values<'_>) -> CallFact {
+    CallFact::new(Style::FragmentGraph, Verb::Back, site, code::callee_at(site, values))
+}
+
+/// Whether a call is made on a navigation controller.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum Controller {
+    /// By its type.
+    Yes,
+    /// Its type is not known.
+    Perhaps,
+    /// Its type is another, or the call is one of the app's own functions.
+    NotOne,
+}
+
+impl Controller {
+    fn of(at: Ref, call: &Call, values: &Values<'_>) -> Self {
+        let expr = Expr::new(at);
+        if values.calls_own_function(&expr, call) {
+            return Self::NotOne;
+        }
+        let tree = values.tree(at);
+        let Some(of) = tree.receiver(call) else {
+            let implicit = values.implicit_type(&expr);
+            return match implicit {
+                Some(ty) if ty.name.contains("NavController") => Self::Yes,
+                _ => Self::Perhaps,
+            };
+        };
+        match values.type_of(&expr.with(of)) {
+            Some(ty) if values.is_a(&ty, "NavController") && !is_opaque(&ty) => Self::Yes,
+            Some(ty) if ty.name == "Navigation" || ty.name == "NavigationUI" => Self::Yes,
+            Some(_) => Self::NotOne,
+            None => Self::Perhaps,
+        }
+    }
+}
+
+/// A platform type of another name is not a controller, though nothing is known of its bases.
+fn is_opaque(ty: &crate::values::Type) -> bool {
+    ty.class.is_none() && !ty.name.ends_with("NavController") && !ty.name.ends_with("NavHostController")
+}
+
+/// The id of the host in `activity.findNavController(R.id.host)` and its like.
+fn host_id(at: Ref, call: &Call, values: &Values<'_>) -> Option<String> {
+    let expr = Expr::new(at);
+    let of = values.tree(at).receiver(call)?;
+    let built = values.built(&expr.with(of));
+    let finder = std::iter::once(&built.root).chain(built.steps.iter().map(|step| &step.at));
+    let args = finder.filter_map(|found| {
+        let name = code::callee_name(found.at, values);
+        let finds = matches!(name, "findNavController" | "findFragmentById" | "getFragment");
+        let call = values.tree(found.at).call(found.at.id).filter(|_| finds)?;
+        call.args.iter().find_map(|arg| code::ids(&found.with(arg.value), values).into_iter().next())
+    });
+    args.last()
+}
+
+fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let on = Controller::of(at, call, values);
+    let known = on == Controller::Yes
+        || (on == Controller::Perhaps && code::imports(at.file, "androidx.navigation", values));
+    if !known {
+        return;
+    }
+    let destination = call.args.first().filter(|_| code::callee_name(at, values) == "popBackStack");
+    let Some(first) = destination else {
+        facts.calls.push(CallFact { steps: steps(at, values), ..plain_back(at, values) });
+        return;
+    };
+    for site in values.sites(at, first.value) {
+        let inner = Expr { at: first_at(at, first.value), env: site.env.clone() };
+        let Some(target) = target::read(&inner, values) else { continue };
+        let written = values.written(code::seen_through(&inner, values).at);
+        facts.calls.push(call_fact(Verb::BackTo, target, written, site.at, values));
+    }
+}
+
+/// How many screens are popped here: once for each such call in a row, or as often as it is repeated.
+/// Of a row only the last call counts for all.
+fn steps(at: Ref, values: &Values<'_>) -> u32 {
+    let tree = values.tree(at);
+    let Some(parent) = tree.node(at.id).parent else { return 1 };
+    let Kind::Block(items) = tree.kind(parent) else { return 1 };
+    let pops = |id: &Id| {
+        let pop = tree.call(*id).filter(|call| call.args.is_empty()).and_then(|call| tree.callee(call));
+        pop.is_some_and(|(name, _)| name == "popBackStack")
+    };
+    let Some(index) = items.iter().position(|id| *id == at.id) else { return 1 };
+    if items.get(index + 1).is_some_and(pops) {
+        return 1;
+    }
+    let row = items[..=index].iter().rev().take_while(|id| pops(id)).count();
+    repeated(parent, tree).unwrap_or(1).saturating_mul(u32::try_from(row).unwrap_or(1))
+}
+
+/// `repeat(2) { … }` around a block.
+fn repeated(block: Id, tree: &Tree) -> Option<u32> {
+    let lambda = tree.node(block).parent?;
+    let call = tree.call(tree.node(lambda).parent?)?;
+    (tree.callee(call)?.0 == "repeat").then_some(())?;
+    match tree.kind(call.args.first()?.value) {
+        Kind::Number(text) => text.parse().ok(),
+        _ => None,
+    }
+}
+
+/// `NavDeepLinkBuilder(context).setGraph(…).setDestination(…).setArguments(…)`: the call is where
+/// the destination is set.
+fn deep_link_builder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let expr = Expr::new(at);
+    let Some(first) = call.args.first() else { return };
+    let built = values.built(&expr);
+    if code::callee_name(built.root.at, values) != "NavDeepLinkBuilder" {
+        return;
+    }
+    let inner = expr.with(first.value);
+    let Some(mut target) = target::read(&inner, values) else { return };
+    let whole = values.built(&Expr::new(values.chain_end(at)));
+    let bundle = whole.steps.iter().rev().find(|step| step.name == "setArguments").and_then(|step| step.args.first().cloned());
+    let bundle = bundle.or_else(|| call.arg("args", 1).map(|id| expr.with(id)));
+    let open = target::with_bundle(&mut target, bundle, values);
+    let written = values.written(inner.at);
+    facts.calls.push(CallFact { open, ..call_fact(Verb::Link, target, written, at, values) });
+}
+
+/// A dialog that dismisses itself goes back.
+fn dismiss(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.tree(at);
+    let own = match tree.receiver(call) {
+        None => true,
+        Some(of) => matches!(tree.kind(of), Kind::This),
+    };
+    let class = values.enclosing_class(at).filter(|_| own);
+    let dialog = class.is_some_and(|class| values.external_bases(class).iter().any(|base| base.ends_with("DialogFragment")));
+    if dialog && !values.calls_own_function(&Expr::new(at), call) {
+        facts.calls.push(plain_back(at, values));
+    }
+}

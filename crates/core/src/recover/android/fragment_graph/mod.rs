@@ -1,0 +1,47 @@
+//! `fragment-graph`: resource graphs, hosts in layouts, menus, and the calls, reads and results in
+//! code. Behaviour follows developer.android.com, "Navigation component".
+
+mod calls;
+mod graphs;
+mod layouts;
+mod reads;
+mod results;
+mod target;
+mod wiring;
+
+use crate::model::Style;
+use crate::recover::{Facts, StyleRecoverer, resource};
+use crate::source::Resource;
+use crate::values::Values;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::FragmentGraph),
+    words: &[
+        "androidx.navigation",
+        "NavController",
+        "NavHostFragment",
+        "NavDirections",
+        "FragmentDirections",
+        "FragmentArgs",
+        "FragmentResult",
+        "SavedStateHandle",
+        "R.navigation",
+    ],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    match resource(file, values) {
+        Some(Resource::Navigation) => graphs::recover(file, values, facts),
+        Some(Resource::Layout) => layouts::recover(file, values, facts),
+        Some(Resource::Menu) => layouts::recover_menu(file, values, facts),
+        Some(Resource::Other) => layouts::recover_preferences(file, values, facts),
+        Some(Resource::Manifest) => graphs::recover_manifest(file, values, facts),
+        None => {
+            calls::recover(file, values, facts);
+            reads::recover(file, values, facts);
+            results::recover(file, values, facts);
+            wiring::recover(file, values, facts);
+        }
+    }
+}

@@ -1,0 +1,267 @@
+//! `fragment-swap`: fragments shown by transactions, by pager adapters, by layouts, as dialogs.
+
+use super::{bundle, code};
+use crate::model::{Form, RouteKind, Style, Verb};
+use crate::recover::{ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, StyleRecoverer, TargetFact};
+use crate::syntax::{Call, Id, Kind};
+use crate::values::{Expr, Ref, Values};
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::FragmentSwap),
+    words: &["Fragment"],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["replace", "add"]) {
+        transaction(at, call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["show", "showNow"]) {
+        show(at, call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["popBackStack", "popBackStackImmediate"]) {
+        pop(at, call, values, facts);
+    }
+    pager(file, values, facts);
+}
+
+/// `replace(R.id.slot, ItemFragment.newInstance(id))` on a transaction.
+fn transaction(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let expr = Expr::new(at);
+    if values.calls_own_function(&expr, call) || !is_on_transaction(&expr, call, values) {
+        return;
+    }
+    let Some(shown) = shown(&expr, call, values) else { return };
+    let steps = steps_around(&expr, call, values);
+    let has = |names: &[&str]| steps.iter().any(|step| names.contains(&step.as_str()));
+    let replaces = code::callee_name(at, values) == "replace";
+    let verb = if replaces && !has(&["addToBackStack"]) { Verb::Replace } else { Verb::Open };
+    let committed = has(&["commit", "commitNow", "commitAllowingStateLoss", "commitNowAllowingStateLoss"]);
+    if !committed && !is_handed_on(&expr, call, values) {
+        facts.missing_steps.push(MissingStep {
+            what: "this transaction".to_owned(),
+            missing: "commit".to_owned(),
+            at: code::callee_at(at, values),
+        });
+    }
+    facts.routes.push(route(shown.class, RouteKind::Screen, true, values));
+    facts.calls.push(call_fact(verb, shown, at, values));
+}
+
+struct Shown {
+    class: Ref,
+    written: String,
+    arguments: Vec<ArgumentFact>,
+    open: bool,
+}
+
+/// The fragment a transaction shows: an instance, a class, or a type argument.
+fn shown(expr: &Expr, call: &Call, values: &Values<'_>) -> Option<Shown> {
+    if let Some(ty) = call.types.first() {
+        let class = values.class_named(expr.at, &ty.name)?;
+        let arguments = call.arg("args", 2).map(|id| bundle::contents(&expr.with(id), values));
+        let (arguments, open) = arguments.map_or((Vec::new(), false), |c| (c.entries, c.open));
+        return Some(Shown { class, written: ty.name.to_string(), arguments, open });
+    }
+    for arg in &call.args {
+        let value = expr.with(arg.value);
+        if let Kind::ClassOf(ty) = values.kind(value.at) {
+            let class = values.class_named(value.at, &ty.name)?;
+            let arguments = call.args.get(2).map(|arg| bundle::contents(&expr.with(arg.value), values));
+            let (arguments, open) = arguments.map_or((Vec::new(), false), |c| (c.entries, c.open));
+            return Some(Shown { class, written: ty.name.to_string(), arguments, open });
+        }
+        if let Some(shown) = instance(&value, values) {
+            return Some(shown);
+        }
+    }
+    None
+}
+
+/// An instance of one of the app's fragments, with the arguments set on it.
+fn instance(value: &Expr, values: &Values<'_>) -> Option<Shown> {
+    let built = values.built(value);
+    let class = values.made_class(&built.root)?;
+    is_fragment(class, values).then_some(())?;
+    let mut shown = Shown { class, written: values.written(value.at), arguments: Vec::new(), open: false };
+    for step in &built.steps {
+        if let ("setArguments" | "arguments", [bundle]) = (step.name.as_str(), step.args.as_slice()) {
+            let contents = bundle::contents(bundle, values);
+            shown.arguments = contents.entries;
+            shown.open = contents.open;
+        }
+    }
+    Some(shown)
+}
+
+fn is_fragment(class: Ref, values: &Values<'_>) -> bool {
+    values.external_bases(class).iter().any(|base| base.ends_with("Fragment"))
+}
+
+fn is_on_transaction(expr: &Expr, call: &Call, values: &Values<'_>) -> bool {
+    let tree = values.tree(expr.at);
+    match tree.receiver(call) {
+        Some(of) => {
+            let root = values.built(&expr.with(of)).root;
+            code::callee_name(root.at, values) == "beginTransaction"
+                || values.type_of(&expr.with(of)).is_some_and(|ty| ty.name == "FragmentTransaction")
+                || values.type_of(&root).is_some_and(|ty| ty.name == "FragmentTransaction")
+        }
+        None => commit_lambda(expr, values).is_some() || values.implicit_type(expr).is_some_and(|ty| ty.name == "FragmentTransaction"),
+    }
+}
+
+/// The `commit { … }` around a bare call: the extension opens and commits the transaction itself.
+fn commit_lambda(expr: &Expr, values: &Values<'_>) -> Option<Id> {
+    let tree = values.tree(expr.at);
+    tree.ancestors(expr.at.id).find(|&id| {
+        tree.call(id).is_some_and(|call| {
+            tree.callee(call).is_some_and(|(name, _)| matches!(name.as_str(), "commit" | "commitNow" | "transaction"))
+                && call.args.iter().any(|arg| matches!(tree.kind(arg.value), Kind::Lambda { .. }))
+        })
+    })
+}
+
+/// The names of everything done to the same transaction.
+fn steps_around(expr: &Expr, call: &Call, values: &Values<'_>) -> Vec<String> {
+    let tree = values.tree(expr.at);
+    if let Some(outer) = commit_lambda(expr, values).filter(|_| tree.receiver(call).is_none()) {
+        let mut names = vec!["commit".to_owned()];
+        let inside = code::calls(expr.at.file, values, &["addToBackStack"]);
+        let span = tree.span(outer);
+        names.extend(inside.iter().filter(|(at, _)| span.holds(tree.span(at.id))).map(|_| "addToBackStack".to_owned()));
+        return names;
+    }
+    let whole = Expr::new(values.chain_end(expr.at));
+    let mut names: Vec<String> = values.built(&whole).steps.iter().map(|step| step.name.to_string()).collect();
+    let tree = values.tree(expr.at);
+    // A chain that starts at a local: what is done to that local counts too, before and after.
+    let mut first = tree.receiver(call);
+    while let Some(inner) = first.and_then(|id| tree.call(id)) {
+        first = tree.receiver(inner);
+    }
+    let held = first.and_then(|id| tree.last_name(id)).and_then(|(name, _)| match values.resolve(expr.at, name) {
+        Some(crate::values::Def::Variable(variable)) => Some((variable, name.clone())),
+        _ => None,
+    });
+    // Or the chain is what a local is made from.
+    let holder = tree.ancestors(whole.at.id).next().filter(|&id| tree.variable(id).is_some());
+    let holder = holder.map(|id| (Ref { file: expr.at.file, id }, tree.variable(id).map(|v| v.name.clone()).unwrap_or_default()));
+    for (variable, name) in held.into_iter().chain(holder) {
+        names.extend(values.steps_of(variable, &name).into_iter().map(|step| step.name.to_string()));
+    }
+    // A scope function opened on the transaction: what stands beside the call in its lambda.
+    for id in tree.ancestors(expr.at.id) {
+        if let Some(scope) = tree.call(id) {
+            if tree.callee(scope).is_some_and(|(name, _)| matches!(name.as_str(), "apply" | "also" | "run" | "let" | "with")) {
+                names.extend(values.built(&Expr::new(values.chain_end(Ref { file: expr.at.file, id }))).steps.iter().map(|s| s.name.to_string()));
+                let span = tree.span(id);
+                let commits = code::calls(expr.at.file, values, &["commit", "commitNow", "commitAllowingStateLoss", "addToBackStack"]);
+                names.extend(commits.iter().filter(|(at, _)| span.holds(tree.span(at.id))).map(|(at, _)| code::callee_name(*at, values).to_owned()));
+            }
+        }
+    }
+    names
+}
+
+/// A transaction that is returned, kept or passed to somebody else may be committed there.
+fn is_handed_on(expr: &Expr, call: &Call, values: &Values<'_>) -> bool {
+    let tree = values.tree(expr.at);
+    let mut first = tree.receiver(call);
+    while let Some(inner) = first.and_then(|id| tree.call(id)) {
+        first = tree.receiver(inner);
+    }
+    let end = values.chain_end(expr.at);
+    let used_as_value = tree.node(end.id).parent.is_some_and(|id| match tree.kind(id) {
+        Kind::Call(outer) => outer.callee != end.id,
+        Kind::Return(_) | Kind::Function(_) => true,
+        _ => false,
+    });
+    let Some((name, _)) = first.and_then(|id| tree.last_name(id)) else { return used_as_value };
+    match values.resolve(expr.at, name) {
+        Some(crate::values::Def::Variable(variable)) if values.is_local(variable) => {
+            used_as_value || values.is_passed_on(variable, name)
+        }
+        Some(_) => true,
+        None => used_as_value,
+    }
+}
+
+fn route(class: Ref, kind: RouteKind, only_if_opened: bool, values: &Values<'_>) -> RouteFact {
+    let path = values.program().path(class).to_owned();
+    let declared = values.class(class);
+    let span = declared.map_or_else(|| values.tree(class).span(class.id), |c| c.name_span);
+    let at = crate::recover::At { file: class.file, span };
+    RouteFact {
+        style: Style::FragmentSwap,
+        name: declared.map(|c| c.name.to_string()).unwrap_or_default(),
+        pattern: None,
+        kind,
+        shows: Shows::Class(path, at),
+        container: None,
+        parameters: Vec::new(),
+        deep_links: Vec::new(),
+        launcher: false,
+        from_outside: false,
+        only_if_opened,
+        parameters_from_reads: true,
+        at,
+    }
+}
+
+fn call_fact(verb: Verb, shown: Shown, site: Ref, values: &Values<'_>) -> CallFact {
+    CallFact {
+        target: TargetFact::Class(shown.class),
+        written: shown.written,
+        form: Form::Typed,
+        arguments: shown.arguments,
+        open: shown.open,
+        ..CallFact::new(Style::FragmentSwap, verb, site, code::callee_at(site, values))
+    }
+}
+
+/// `ItemSheet.newInstance(id).show(parentFragmentManager, "item")`.
+fn show(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let expr = Expr::new(at);
+    let Some(of) = values.tree(at).receiver(call) else { return };
+    if call.args.is_empty() || values.calls_own_function(&expr, call) {
+        return;
+    }
+    let Some(shown) = instance(&expr.with(of), values) else { return };
+    let bases = values.external_bases(shown.class);
+    let dialog = bases.iter().any(|base| base.ends_with("DialogFragment"));
+    let sheet = bases.iter().any(|base| base.starts_with("BottomSheet"));
+    if dialog {
+        let kind = if sheet { RouteKind::Sheet } else { RouteKind::Dialog };
+        facts.routes.push(route(shown.class, kind, true, values));
+        facts.calls.push(call_fact(Verb::Present, shown, at, values));
+    }
+}
+
+/// The fragment manager's own way back.
+fn pop(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let Some(of) = values.tree(at).receiver(call) else { return };
+    let ty = values.type_of(&Expr::new(at).with(of));
+    if ty.is_some_and(|ty| ty.class.is_none() && ty.name == "FragmentManager") {
+        facts.calls.push(CallFact::new(Style::FragmentSwap, Verb::Back, at, code::callee_at(at, values)));
+    }
+}
+
+/// Pages of a pager adapter are tabs.
+fn pager(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Some(function) = tree.function(id).filter(|f| matches!(f.name.as_str(), "createFragment" | "getItem")) else { continue };
+        let at = Ref { file, id };
+        let adapter = values.enclosing_class(at).is_some_and(|class| {
+            values.external_bases(class).iter().any(|base| matches!(base.as_str(), "FragmentStateAdapter" | "FragmentPagerAdapter" | "FragmentStatePagerAdapter"))
+        });
+        let Some(body) = function.body.filter(|_| adapter) else { continue };
+        let span = tree.span(body);
+        for made in tree.ids().filter(|&id| span.holds(tree.span(id))) {
+            if let Some(shown) = tree.call(made).and_then(|_| instance(&Expr::new(Ref { file, id: made }), values)) {
+                facts.routes.push(route(shown.class, RouteKind::Tab, false, values));
+            }
+        }
+    }
+}

@@ -1,0 +1,10 @@
+//! Android: resource graphs, intents, transactions.
+
+mod bundle;
+mod code;
+mod markup;
+
+pub(super) mod activity_intent;
+pub(super) mod fragment_graph;
+pub(super) mod fragment_swap;
+pub(super) mod screens;

@@ -1,0 +1,118 @@
+//! Fragments and activities, through the app's own bases, with the layouts they show.
+
+use super::code;
+use crate::model::ScreenKind;
+use crate::recover::{At, Facts, LayoutUse, ScreenFact, StyleRecoverer};
+use crate::syntax::{ClassKind, Kind};
+use crate::values::{Expr, Ref, Values};
+use std::collections::BTreeSet;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer =
+    StyleRecoverer { style: None, words: &["Fragment", "Activity"], recover };
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids().filter(|&id| tree.class(id).is_some()) {
+        facts.screens.extend(screen(Ref { file, id }, values));
+    }
+}
+
+/// The class as a screen, if its bases make it one.
+fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
+    let class = values.class(at)?;
+    if class.kind != ClassKind::Class || class.name.is_empty() {
+        return None;
+    }
+    let bases = values.external_bases(at);
+    let kind = bases.iter().find_map(|base| kind_of(base))?;
+    let has = |word: &str| bases.iter().any(|base| base.contains(word));
+    Some(ScreenFact {
+        class: at,
+        name: class.name.to_string(),
+        path: values.program().path(at).to_owned(),
+        kind,
+        dialog: has("DialogFragment"),
+        sheet: has("BottomSheetDialogFragment"),
+        is_base: class.is("abstract") || class.is("sealed"),
+        layouts: layouts(at, values),
+        at: At { file: at.file, span: class.name_span },
+    })
+}
+
+/// Fragments and activities of the platform and of libraries are named as such.
+fn kind_of(base: &str) -> Option<ScreenKind> {
+    if base == "PreferenceFragmentCompat" || (base.ends_with("Fragment") && base != "NavHostFragment") {
+        Some(ScreenKind::Fragment)
+    } else if base.ends_with("Activity") {
+        Some(ScreenKind::Activity)
+    } else {
+        None
+    }
+}
+
+/// Layouts by constructor, by inflating or setting one, by view binding; a base's count too.
+fn layouts(class: Ref, values: &Values<'_>) -> Vec<LayoutUse> {
+    let mut names = BTreeSet::new();
+    for at in values.lineage(class) {
+        let tree = values.tree(at);
+        let Some(declared) = tree.class(at.id) else { continue };
+        for base in &declared.supers {
+            names.extend(base.args.iter().flat_map(|arg| {
+                code::resources(&Expr::new(Ref { file: at.file, id: arg.value }), "layout", values)
+            }));
+        }
+        let mut todo = declared.members.clone();
+        while let Some(id) = todo.pop() {
+            let node = tree.kind(id);
+            if let Kind::Call(_) = node {
+                names.extend(layout_of_call(Ref { file: at.file, id }, values));
+            }
+            // Members of inner classes are not this screen's.
+            if !matches!(node, Kind::Class(inner) if inner.kind == ClassKind::Class) {
+                todo.extend(node.children());
+            }
+        }
+    }
+    names.into_iter().map(|layout| LayoutUse { layout }).collect()
+}
+
+fn layout_of_call(at: Ref, values: &Values<'_>) -> Vec<String> {
+    let tree = values.tree(at);
+    let Some(call) = tree.call(at.id) else { return Vec::new() };
+    let expr = Expr::new(at);
+    match code::callee_name(at, values) {
+        "setContentView" | "inflate" | "viewBinding" | "dataBinding" | "super" => {}
+        "bind" => {}
+        _ if matches!(tree.kind(call.callee), Kind::Super) => {}
+        _ => return Vec::new(),
+    }
+    let binding = tree.receiver(call).and_then(|of| tree.last_name(of)).and_then(|(name, _)| layout_of_binding(name));
+    let given = call.args.iter().flat_map(|arg| code::resources(&expr.with(arg.value), "layout", values));
+    given.chain(binding).collect()
+}
+
+/// A binding class is its layout's name in camel case with `Binding` behind it
+/// (developer.android.com, "View binding").
+fn layout_of_binding(class: &str) -> Option<String> {
+    let stem = class.strip_suffix("Binding").filter(|stem| !stem.is_empty())?;
+    let mut name = String::new();
+    for c in stem.chars() {
+        if c.is_uppercase() && !name.is_empty() {
+            name.push('_');
+        }
+        name.extend(c.to_lowercase());
+    }
+    Some(name)
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn binding_classes_name_their_layout() {
+        assert_eq!(layout_of_binding("FragmentItemListBinding").as_deref(), Some("fragment_item_list"));
+        assert_eq!(layout_of_binding("Binding"), None);
+        assert_eq!(layout_of_binding("Layout"), None);
+    }
+}

@@ -1,0 +1,56 @@
+//! From parsed files to facts: one folder a platform, one file or folder a style.
+//!
+//! A recoverer takes one file of the program and says what it declares and calls, in one style. It
+//! may ask [`Values`] what a name, a string or an object is, wherever that is declared; it knows
+//! nothing of other styles, reports nothing, and never fails. To add a style, add its file and its
+//! line in [`STYLES`].
+
+mod android;
+mod facts;
+
+pub use facts::{
+    ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact, IncludeFact,
+    InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Owner, ParameterFact,
+    ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Slot, StartFact, TargetFact, UsedFact,
+};
+
+use crate::model::Style;
+use crate::source::{Language, Resource};
+use crate::values::Values;
+
+/// A style's recoverer, and the words without which a file holds nothing of it.
+#[derive(Debug)]
+pub struct StyleRecoverer {
+    /// The style it recovers.
+    pub style: Option<Style>,
+    /// A code file that holds none of these has nothing to recover. Markup is always read.
+    pub words: &'static [&'static str],
+    /// One file in, its facts out.
+    pub recover: fn(u32, &Values<'_>, &mut Facts),
+}
+
+/// Every recoverer. Those without a style recover what several of their platform's styles share.
+pub const STYLES: &[StyleRecoverer] = &[
+    android::screens::RECOVERER,
+    android::fragment_graph::RECOVERER,
+    android::activity_intent::RECOVERER,
+    android::fragment_swap::RECOVERER,
+];
+
+/// Runs every recoverer over one file.
+#[must_use]
+pub fn recover(file: u32, values: &Values<'_>) -> Facts {
+    let mut facts = Facts::default();
+    for style in STYLES {
+        (style.recover)(file, values, &mut facts);
+    }
+    facts
+}
+
+/// The kind of Android XML a file is, if it is one.
+fn resource(file: u32, values: &Values<'_>) -> Option<Resource> {
+    match values.program().source(file).language {
+        Language::Xml(resource) => Some(resource),
+        _ => None,
+    }
+}

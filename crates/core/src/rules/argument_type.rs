@@ -1,0 +1,118 @@
+use super::{Example, Report, Rule, Sink};
+use crate::link::Graph;
+use crate::model::Severity;
+
+pub(super) static RULE: Rule = Rule {
+    name: "argument-type",
+    severity: Severity::Error,
+    summary: "A value's type is not the one that the route declares, or that the screen takes out.",
+    why: "A value of another type is not found where it is taken out: the screen gets the default, or the app stops.",
+    mend: "Pass or read the value as the declared type.",
+    example: Example {
+        wrong: "bundle.putString(\"copies\", field.text.toString())\n// copies is declared as integer",
+        right: "bundle.putInt(\"copies\", field.text.toString().toInt())",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for call in graph.calls.iter().filter(|call| call.goes_forward() && call.out_of_scope.is_none()) {
+        let [target] = call.targets.as_slice() else { continue };
+        let route = &graph.routes[graph.shown_by(*target)];
+        for argument in &call.arguments {
+            let Some(parameter) = route.parameter(&argument.name) else { continue };
+            let (Some(passed), Some(declared)) = (&argument.fact.ty, &parameter.ty) else { continue };
+            // An address is text: whatever is put in is parsed again.
+            if call.is_address() || !differ(passed, declared) {
+                continue;
+            }
+            let message = format!("`{}` is declared as {declared}, and a {passed} is passed", argument.name);
+            let report = Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message);
+            sink.push(
+                report.related("the call is here", call.fact.at).related(format!("`{}` is declared here", argument.name), parameter.at),
+            );
+        }
+    }
+    reads(graph, sink);
+}
+
+/// A screen that takes an argument out as another type than it declares.
+fn reads(graph: &Graph<'_>, sink: &mut Sink) {
+    for read in graph.reads.iter().filter(|read| read.fact.generated.is_none()) {
+        let Some(ty) = &read.fact.ty else { continue };
+        let routes = read.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
+        let declared: Vec<_> = routes
+            .filter(|&&route| !graph.routes[route].declares_by_reads())
+            .filter_map(|&route| graph.routes[route].parameter(&read.name))
+            .collect();
+        let Some(first) = declared.first() else { continue };
+        if declared.iter().all(|parameter| parameter.ty.as_ref().is_some_and(|declared| differ(ty, declared))) {
+            let written = first.ty.clone().unwrap_or_default();
+            let message = format!("`{}` is declared as {written}, and taken out as {ty}", read.name);
+            let report = Report::new(read.fact.at, &read.name, message);
+            sink.push(report.related(format!("`{}` is declared here", read.name), first.at));
+        }
+    }
+}
+
+/// Whether two types, each in its own words, are surely not the same.
+fn differ(passed: &str, declared: &str) -> bool {
+    match (known(passed), known(declared)) {
+        (Some(passed), Some(declared)) => passed != declared,
+        _ => false,
+    }
+}
+
+/// The plain types under one name; anything else is not compared.
+fn known(ty: &str) -> Option<&'static str> {
+    Some(match ty.trim_end_matches('?') {
+        "string" | "String" | "CharSequence" => "text",
+        // A resource's id is an int to the language.
+        "integer" | "reference" | "Int" | "int" | "Integer" => "int",
+        "long" | "Long" => "long",
+        "float" | "Float" => "float",
+        "boolean" | "Boolean" => "boolean",
+        "Double" | "double" => "double",
+        _ => return None,
+    })
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn known_types_that_differ_are_reported_and_unknown_ones_are_not() {
+        judged(
+            "argument-type",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+  <fragment android:id="@+id/item" android:name="barn.ItemFragment">
+    <argument android:name="copies" app:argType="integer"/>
+    <argument android:name="tool" app:argType="barn.Tool" android:defaultValue="@null" app:nullable="true"/>
+  </fragment>
+</navigation>
+//- Shelf.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class ShelfFragment : Fragment() {
+    fun open(field: EditText, any: Any) {
+        val typed = field.text.toString()
+        findNavController().navigate(R.id.item, bundleOf("copies" to typed))
+                                                         ^^^^^^^^ argument-type: declared as integer, and a String
+        findNavController().navigate(R.id.item, bundleOf("copies" to typed.toInt()))
+        findNavController().navigate(R.id.item, bundleOf("copies" to any, "tool" to any))
+    }
+}
+class ItemFragment : Fragment() {
+    fun copies() = requireArguments().getInt("copies")
+    fun wrong() = requireArguments().getString("copies")
+                  ^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^ argument-type: taken out as String
+}
+"#),
+        );
+    }
+}

@@ -1,0 +1,79 @@
+use super::{Example, Report, Rule, Sink, listed};
+use crate::link::{Graph, nearest};
+use crate::model::Severity;
+
+pub(super) static RULE: Rule = Rule {
+    name: "argument-unknown",
+    severity: Severity::Warning,
+    summary: "A call passes an argument that its route does not declare.",
+    why: "The value never arrives under a name that the screen asks for: usually the name is misspelt, or was changed on one side only.",
+    mend: "Use the declared name, or declare the argument at the route.",
+    example: Example {
+        wrong: "navigate(R.id.item_detail, bundleOf(\"item_id\" to item.id))\n// item_detail declares itemId",
+        right: "navigate(R.id.item_detail, bundleOf(\"itemId\" to item.id))",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for call in graph.calls.iter().filter(|call| call.goes_forward() && call.out_of_scope.is_none()) {
+        let [target] = call.targets.as_slice() else { continue };
+        let route = &graph.routes[graph.shown_by(*target)];
+        // What declares nothing cannot be passed too much: what is never read is another rule's.
+        if route.declares_by_reads() {
+            continue;
+        }
+        for argument in call.arguments.iter().filter(|argument| route.parameter(&argument.name).is_none()) {
+            if read_by_name(graph, route.screen, &argument.name) {
+                continue;
+            }
+            let near = nearest(&argument.name, route.parameters.iter().map(|p| p.name.as_str()));
+            let message = format!("`{}` declares no `{}`", route.fact.name, argument.name);
+            let report = Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message)
+                .related("the call is here", call.fact.at)
+                .related(format!("`{}` is declared here", route.fact.name), route.fact.at);
+            sink.push(match near.is_empty() {
+                true => report,
+                false => report.help(format!("Did you mean {}? Use the declared name, or declare the argument.", listed(&near))),
+            });
+        }
+    }
+}
+
+/// The screen takes it out by hand: undeclared, but it arrives.
+fn read_by_name(graph: &Graph<'_>, screen: Option<usize>, name: &str) -> bool {
+    screen.is_some_and(|screen| graph.reads_of(screen).any(|read| read.name == name))
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn misspelt_keys_are_named_with_the_nearest() {
+        judged(
+            "argument-unknown",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+  <fragment android:id="@+id/item" android:name="barn.ItemFragment">
+    <argument android:name="itemId" app:argType="string" android:defaultValue=""/>
+  </fragment>
+</navigation>
+//- Shelf.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class ShelfFragment : Fragment() {
+    fun open() {
+        findNavController().navigate(R.id.item, bundleOf("item_id" to "7", "itemId" to "7"))
+                                                         ^^^^^^^^^ argument-unknown: `item` declares no `item_id`
+        findNavController().navigate(R.id.item, bundleOf("mode" to "edit"))
+    }
+}
+class ItemFragment : Fragment() { fun f() = arguments?.getString("mode", "") + arguments?.getString("itemId") }
+"#),
+        );
+    }
+}

@@ -1,0 +1,91 @@
+use super::{Example, Report, Rule, Sink, listed};
+use crate::link::{Graph, nearest};
+use crate::model::{Severity, Via};
+
+pub(super) static RULE: Rule = Rule {
+    name: "argument-unsupplied",
+    severity: Severity::Warning,
+    summary: "A screen reads a name that no route declares and no call passes.",
+    why: "The value is never there: the screen always works with the default, or fails.",
+    mend: "Read the declared name, or pass the value.",
+    example: Example {
+        wrong: "requireArguments().getString(\"member_name\", \"\")\n// declared and passed is memberName",
+        right: "requireArguments().getString(\"memberName\", \"\")",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for read in graph.reads.iter().filter(|read| read.fact.generated.is_none() && !read.fact.from_outside) {
+        let routes: Vec<usize> = read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
+        let relevant: Vec<usize> =
+            routes.into_iter().filter(|&route| (read.fact.via == Via::Extra) == graph.routes[route].takes_extras()).collect();
+        if relevant.is_empty() || relevant.iter().any(|&route| may_supply(graph, route, &read.name)) {
+            continue;
+        }
+        let passed = relevant.iter().flat_map(|&route| {
+            let declared = graph.routes[route].parameters.iter().filter(move |_| !graph.routes[route].declares_by_reads());
+            let declared = declared.map(|parameter| parameter.name.as_str());
+            let passed = graph.calls_to(route).flat_map(|call| &call.arguments).map(|argument| argument.name.as_str());
+            declared.chain(passed)
+        });
+        let near = nearest(&read.name, passed);
+        let message = format!("nothing passes `{}` to this screen", read.name);
+        let mut report = Report::new(read.fact.at, &read.name, message);
+        for &route in &relevant {
+            report = report.related(format!("`{}` is declared here", graph.routes[route].fact.name), graph.routes[route].fact.at);
+        }
+        sink.push(match near.is_empty() {
+            true => report,
+            false => report.help(format!("Did you mean {}?", listed(&near))),
+        });
+    }
+}
+
+/// Whether a route declares the name, or a call to it passes it or may pass anything.
+fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
+    let fact = &graph.routes[route];
+    let declared = !fact.declares_by_reads() && fact.parameter(name).is_some();
+    let linked = fact.fact.deep_links.iter().any(|(pattern, _)| pattern.contains(&format!("{{{name}}}")));
+    let by_call = graph.calls.iter().any(|call| {
+        let leads_here = call.targets.iter().any(|&target| target == route || graph.shown_by(target) == route);
+        leads_here && (call.fact.open || call.arguments.iter().any(|argument| argument.name == name))
+    });
+    // What others open may bring anything.
+    declared || linked || by_call || fact.fact.from_outside || fact.fact.launcher
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn misspelt_reads_are_reported_and_own_state_is_not() {
+        judged(
+            "argument-unsupplied",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/member">
+  <fragment android:id="@+id/member" android:name="barn.MemberFragment">
+    <argument android:name="memberName" app:argType="string" android:defaultValue=""/>
+  </fragment>
+</navigation>
+//- Member.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class MemberFragment : Fragment() {
+    private val model: MemberModel by viewModels()
+    fun name() = requireArguments().getString("member_name", "")
+                 ^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^^ argument-unsupplied: nothing passes `member_name`
+    fun right() = requireArguments().getString("memberName", "")
+    fun result() = setFragmentResultListener("x") { _, bundle -> bundle.getString("other") }
+}
+class MemberModel(private val handle: SavedStateHandle) : ViewModel() {
+    val draft = handle.get<String>("draft")
+    fun keep() { handle["draft"] = "x" }
+}
+"#),
+        );
+    }
+}

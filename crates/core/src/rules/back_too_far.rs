@@ -1,0 +1,99 @@
+use super::{Example, Report, Rule, Sink};
+use crate::link::Graph;
+use crate::model::{Severity, Verb};
+use std::collections::VecDeque;
+
+pub(super) static RULE: Rule = Rule {
+    name: "back-too-far",
+    severity: Severity::Warning,
+    summary: "A fixed number of steps back is more than the shortest way in.",
+    why: "Whoever came by the shortest way is thrown out of the app, or looks at an empty window.",
+    mend: "Pop to the screen by its name instead of counting, or pop no further than every way in allows.",
+    example: Example {
+        wrong: "nav.popBackStack()\nnav.popBackStack()\n// the screen is one step from the start",
+        right: "nav.popBackStack(R.id.shelf, false)",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    let depths = depths(graph);
+    for call in graph.calls.iter().filter(|call| call.fact.verb == Verb::Back && call.fact.steps > 1) {
+        let routes = call.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
+        let shortest = routes.filter_map(|&route| depths[route].map(|depth| (depth, route))).min();
+        let Some((depth, route)) = shortest.filter(|(depth, _)| call.fact.steps > *depth) else { continue };
+        let name = &graph.routes[route].fact.name;
+        let message = format!(
+            "{} steps back, and `{name}` can be reached in {depth} from the start",
+            call.fact.steps
+        );
+        sink.push(Report::new(call.fact.at, name, message).related(format!("`{name}` is declared here"), graph.routes[route].fact.at));
+    }
+}
+
+/// How many screens lie under each route on its shortest way in; tabs add none.
+fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
+    let mut depths: Vec<Option<u32>> = vec![None; graph.routes.len()];
+    let mut todo: VecDeque<(usize, u32)> = VecDeque::new();
+    for (i, route) in graph.routes.iter().enumerate() {
+        let outermost = route.container.is_some_and(|c| graph.containers[c].parents.is_empty());
+        if (route.start && outermost) || !route.fact.deep_links.is_empty() {
+            todo.push_back((i, 0));
+        }
+    }
+    while let Some((route, depth)) = todo.pop_front() {
+        let shown = graph.shown_by(route);
+        if depths[shown].is_some_and(|known| known <= depth) {
+            continue;
+        }
+        depths[shown] = Some(depth);
+        let Some(screen) = graph.routes[shown].screen else { continue };
+        for call in graph.calls.iter().filter(|call| call.goes_forward() && call.screens.contains(&screen)) {
+            let step = u32::from(call.fact.verb != Verb::Tab);
+            for &target in &call.targets {
+                if step == 0 { todo.push_front((target, depth)) } else { todo.push_back((target, depth + 1)) }
+            }
+        }
+    }
+    depths
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn two_pops_on_the_first_screen_after_the_start() {
+        judged(
+            "back-too-far",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+  <fragment android:id="@+id/item" android:name="barn.ItemFragment"/>
+  <fragment android:id="@+id/loan" android:name="barn.LoanFragment"/>
+</navigation>
+//- Screens.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class ShelfFragment : Fragment() { fun open() = findNavController().navigate(R.id.item) }
+class ItemFragment : Fragment() {
+    fun open() = findNavController().navigate(R.id.loan)
+    fun close() {
+        findNavController().popBackStack()
+        findNavController().popBackStack()
+                            ^^^^^^^^^^^^ back-too-far: 2 steps back
+    }
+    fun once() { findNavController().popBackStack() }
+}
+class LoanFragment : Fragment() {
+    fun close() {
+        findNavController().popBackStack()
+        findNavController().popBackStack()
+    }
+}
+"#),
+        );
+    }
+}

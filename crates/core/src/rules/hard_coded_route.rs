@@ -1,0 +1,92 @@
+use super::{Example, Report, Rule, Sink};
+use crate::link::{Constant, Graph};
+use crate::model::Severity;
+
+pub(super) static RULE: Rule = Rule {
+    name: "hard-coded-route",
+    severity: Severity::Warning,
+    summary: "A call names its route by text written in place.",
+    why: "When the route is renamed, this text stays behind, compiles, and fails when somebody taps the button.",
+    mend: "Keep the text in one constant or function that the declaration and every call use.",
+    example: Example {
+        wrong: "nav.navigate(Uri.parse(\"barn://item/$itemId\"))",
+        right: "nav.navigate(Links.item(itemId))",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for call in &graph.calls {
+        let Some(literal) = &call.fact.literal else { continue };
+        if call.status == crate::model::CallStatus::External || call.unknown.is_some() || !call.goes_forward() {
+            continue;
+        }
+        let same = graph.calls.iter().filter(|other| {
+            other.fact.at != call.fact.at && other.fact.literal.as_ref().is_some_and(|l| l.text == literal.text)
+        });
+        let others: Vec<_> = same.map(|other| other.fact.at).collect();
+        let held = graph.constants.iter().find(|constant| holds(constant, &literal.text));
+        let mut message = format!("the route `{}` is written in place", literal.text);
+        if !others.is_empty() {
+            let places = if others.len() == 1 { "place" } else { "places" };
+            message.push_str(&format!(", as in {} other {places}", others.len()));
+        }
+        let mut report = Report::new(call.fact.at, &literal.text, message);
+        report.severity = Some(call.literal_severity());
+        if let Some(constant) = held {
+            let what = if constant.function { "builds" } else { "holds" };
+            report = report
+                .help(format!("`{}` already {what} it: use that.", constant.name))
+                .related(format!("`{}` {what} the same", constant.name), constant.at);
+        }
+        for at in others {
+            report = report.related("written here as well", at);
+        }
+        sink.push(report);
+    }
+}
+
+fn holds(constant: &Constant, text: &str) -> bool {
+    constant.value == text
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn addresses_in_place_are_counted_and_constants_named() {
+        judged(
+            "hard-coded-route",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+  <fragment android:id="@+id/item" android:name="barn.ItemFragment">
+    <argument android:name="id" app:argType="string"/>
+    <deepLink app:uri="barn://item/{id}"/>
+  </fragment>
+</navigation>
+//- Links.kt
+package barn
+object Links {
+    const val SCHEME = "barn://"
+    fun item(id: String) = Uri.parse("${SCHEME}item/$id")
+}
+//- Screens.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class ShelfFragment : Fragment() {
+    fun open(id: String) {
+        findNavController().navigate(Uri.parse("barn://item/$id"))
+                            ^^^^^^^^ hard-coded-route: `barn://item/{}` is written in place
+        findNavController().navigate(Links.item(id))
+        startActivity(Intent(Intent.ACTION_VIEW, Uri.parse("https://barn.example/rules")))
+    }
+}
+class ItemFragment : Fragment() { fun f() = requireArguments().getString("id") }
+"#),
+        );
+    }
+}

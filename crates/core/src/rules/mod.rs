@@ -1,0 +1,200 @@
+//! Rules: each looks at the linked graph and says what is wrong, in one file of its own. To add one,
+//! add its file and its line in [`RULES`].
+
+mod argument_missing;
+mod argument_type;
+mod argument_unknown;
+mod argument_unread;
+mod argument_unsupplied;
+mod back_too_far;
+mod duplicate_route;
+mod hard_coded_key;
+mod hard_coded_route;
+mod host_unwired;
+mod optional_forced;
+mod orphan_screen;
+mod out_of_scope_route;
+mod result_unmatched;
+mod screen_missing;
+mod start_missing;
+mod undeclared_route;
+mod unreachable_route;
+mod unused_name;
+mod wiring_slip;
+
+#[cfg(test)]
+pub(crate) mod testing;
+
+use crate::link::Graph;
+use crate::model::{Finding, Related, Severity};
+use crate::recover::At;
+use rustc_hash::FxHashMap;
+use xxhash_rust::xxh3::xxh3_64;
+
+/// A rule: what it is called, why it matters, how to mend what it reports, and how it looks.
+#[derive(Debug)]
+pub struct Rule {
+    /// Its name, which is its file's with dashes.
+    pub name: &'static str,
+    /// How bad what it reports is, where a finding does not say otherwise.
+    pub severity: Severity,
+    /// When it reports, in one sentence.
+    pub summary: &'static str,
+    /// Why that matters.
+    pub why: &'static str,
+    /// What to do about it.
+    pub mend: &'static str,
+    /// Source that it reports, and the same source mended.
+    pub example: Example,
+    /// Looks at the graph.
+    pub check: fn(&Graph<'_>, &mut Sink),
+}
+
+/// A slip and its mending.
+#[derive(Debug)]
+pub struct Example {
+    /// What is reported.
+    pub wrong: &'static str,
+    /// What is not.
+    pub right: &'static str,
+}
+
+/// Every rule, by name.
+pub const RULES: &[&Rule] = &[
+    &argument_missing::RULE,
+    &argument_type::RULE,
+    &argument_unknown::RULE,
+    &argument_unread::RULE,
+    &argument_unsupplied::RULE,
+    &back_too_far::RULE,
+    &duplicate_route::RULE,
+    &hard_coded_key::RULE,
+    &hard_coded_route::RULE,
+    &host_unwired::RULE,
+    &optional_forced::RULE,
+    &orphan_screen::RULE,
+    &out_of_scope_route::RULE,
+    &result_unmatched::RULE,
+    &screen_missing::RULE,
+    &start_missing::RULE,
+    &undeclared_route::RULE,
+    &unreachable_route::RULE,
+    &unused_name::RULE,
+    &wiring_slip::RULE,
+];
+
+/// What a rule says about one place.
+#[derive(Debug)]
+pub struct Report {
+    /// Where.
+    pub at: At,
+    /// What it is about: the name that stays when lines move.
+    pub subject: String,
+    /// What is wrong.
+    pub message: String,
+    /// What to do, where more can be said than the rule says in general.
+    pub help: Option<String>,
+    /// Other places that belong to it.
+    pub related: Vec<(String, At)>,
+    /// Where it is worse or better than the rule is in general.
+    pub severity: Option<Severity>,
+}
+
+impl Report {
+    /// A report without anything beside it.
+    #[must_use]
+    pub fn new(at: At, subject: &str, message: String) -> Self {
+        Self { at, subject: subject.to_owned(), message, help: None, related: Vec::new(), severity: None }
+    }
+
+    /// Says what to do.
+    #[must_use]
+    pub fn help(self, help: impl Into<String>) -> Self {
+        Self { help: Some(help.into()), ..self }
+    }
+
+    /// Names another place.
+    #[must_use]
+    pub fn related(mut self, message: impl Into<String>, at: At) -> Self {
+        self.related.push((message.into(), at));
+        self
+    }
+}
+
+/// Collects what rules report.
+#[derive(Debug, Default)]
+pub struct Sink {
+    reports: Vec<Report>,
+}
+
+impl Sink {
+    /// Takes a report.
+    pub fn push(&mut self, report: Report) {
+        self.reports.push(report);
+    }
+}
+
+/// Runs every rule. Findings come sorted by place, then by rule.
+#[must_use]
+pub fn judge(graph: &Graph<'_>) -> Vec<Finding> {
+    let mut findings: Vec<Finding> = RULES.iter().flat_map(|rule| run(rule, graph)).collect();
+    findings.sort_by(|a, b| (&a.at, &a.rule, &a.message).cmp(&(&b.at, &b.rule, &b.message)));
+    findings
+}
+
+fn run(rule: &Rule, graph: &Graph<'_>) -> Vec<Finding> {
+    let mut sink = Sink::default();
+    (rule.check)(graph, &mut sink);
+    sink.reports.sort_by(|a, b| (a.at, &a.subject).cmp(&(b.at, &b.subject)));
+    // Of several of one subject in one file, the first, second… keep their number.
+    let mut seen: FxHashMap<(String, String), usize> = FxHashMap::default();
+    let findings = sink.reports.into_iter().map(|report| {
+        let at = graph.place(report.at);
+        let count = seen.entry((at.file.clone(), report.subject.clone())).or_default();
+        *count += 1;
+        let identity = format!("{}\0{}\0{}\0{count}", rule.name, at.file, report.subject);
+        Finding {
+            rule: rule.name.to_owned(),
+            severity: report.severity.unwrap_or(rule.severity),
+            message: report.message,
+            help: report.help.unwrap_or_else(|| rule.mend.to_owned()),
+            at,
+            related: report
+                .related
+                .into_iter()
+                .map(|(message, at)| Related { message, at: graph.place(at) })
+                .collect(),
+            fingerprint: format!("{:016x}", xxh3_64(identity.as_bytes())),
+        }
+    });
+    findings.collect()
+}
+
+/// `a`, `b` or `c`.
+fn listed(names: &[String]) -> String {
+    let quoted: Vec<String> = names.iter().map(|name| format!("`{name}`")).collect();
+    match quoted.as_slice() {
+        [] => String::new(),
+        [one] => one.clone(),
+        [first @ .., last] => format!("{} or {last}", first.join(", ")),
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn rules_are_sorted_and_named_for_their_files() {
+        let names: Vec<_> = RULES.iter().map(|rule| rule.name).collect();
+        assert!(names.is_sorted(), "{names:?}");
+        let folder = concat!(env!("CARGO_MANIFEST_DIR"), "/src/rules");
+        let mut files: Vec<String> = std::fs::read_dir(folder)
+            .expect("the folder of rules")
+            .map(|entry| entry.expect("an entry").file_name().to_string_lossy().replace(".rs", "").replace('_', "-"))
+            .filter(|name| name != "mod" && name != "testing")
+            .collect();
+        files.sort();
+        assert_eq!(files, names);
+    }
+}

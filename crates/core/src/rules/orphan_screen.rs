@@ -1,0 +1,112 @@
+use super::{Example, Report, Rule, Sink};
+use crate::link::Graph;
+use crate::model::{ScreenKind, Severity, Style};
+
+pub(super) static RULE: Rule = Rule {
+    name: "orphan-screen",
+    severity: Severity::Warning,
+    summary: "A screen that no route shows and nothing makes, or a route that is no entry and that no call names.",
+    why: "It is carried along, translated and tested, and nobody can open it: left over, or its way in was lost.",
+    mend: "Open it from somewhere, or take it out.",
+    example: Example {
+        wrong: "<fragment android:id=\"@+id/repair_guide\" android:name=\".RepairGuideFragment\" />\n<!-- no call, menu or deep link names repair_guide -->",
+        right: "findNavController().navigate(R.id.repair_guide)",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for route in orphan_routes(graph) {
+        let fact = &graph.routes[route].fact;
+        let message = match graph.routes[route].is_group() {
+            true => format!("no call, menu or deep link opens the graph `{}`", fact.name),
+            false => format!("no call, menu or deep link names `{}`", fact.name),
+        };
+        sink.push(Report::new(fact.at, &fact.name, message));
+    }
+    for (i, screen) in graph.screens.iter().enumerate() {
+        let fact = &screen.fact;
+        let only_a_screen = matches!(fact.kind, ScreenKind::Fragment | ScreenKind::Activity);
+        if fact.is_base || screen.derived || screen.made || !only_a_screen || !screen.routes.is_empty() {
+            continue;
+        }
+        let message = format!("no route shows `{}`, and nothing makes one", graph.screen_name(i));
+        sink.push(Report::new(fact.at, &fact.name, message));
+    }
+}
+
+/// Routes that nothing leads to by name. What another finding explains is left to that.
+pub(super) fn orphan_routes(graph: &Graph<'_>) -> Vec<usize> {
+    (0..graph.routes.len()).filter(|&route| is_orphan(graph, route)).collect()
+}
+
+fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
+    let this = &graph.routes[route];
+    let opened = this.start || this.entry || this.fact.from_outside || graph.is_called(route);
+    if opened || this.fact.only_if_opened || graph.is_excused(route) {
+        return false;
+    }
+    match this.fact.style {
+        // Shown by an adapter, or fixed in a layout.
+        Style::FragmentSwap => false,
+        // Another route shows the same activity: who opens it is that route's matter.
+        Style::ActivityIntent => {
+            let screen = this.screen.map(|screen| &graph.screens[screen]);
+            screen.is_some_and(|screen| screen.routes.len() == 1 && !screen.made && !screen.fact.is_base)
+        }
+        Style::FragmentGraph => match this.group {
+            // A graph whose inside is entered by other ways need not be named itself.
+            Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
+                inner.container.is_some_and(|c| graph.is_within(c, group))
+                    && (inner.entry || graph.is_called_from_outside(i, group))
+            }),
+            None => true,
+        },
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn routes_nobody_names_and_classes_nobody_makes() {
+        judged(
+            "orphan-screen",
+            &app(r#"
+//- AndroidManifest.xml
+<manifest xmlns:android="http://schemas.android.com/apk/res/android" package="barn"><application>
+  <activity android:name=".ScanActivity"/>
+  <activity android:name=".LostActivity"/>
+  ^^^^^^^^^ orphan-screen: no call, menu or deep link names `LostActivity`
+  <activity android:name=".ShareActivity"><intent-filter><action android:name="android.intent.action.SEND"/></intent-filter></activity>
+</application></manifest>
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+  <fragment android:id="@+id/guide" android:name="barn.GuideFragment"/>
+  ^^^^^^^^^ orphan-screen: names `guide`
+  <fragment android:id="@+id/linked" android:name="barn.GuideFragment"><deepLink app:uri="barn://guide"/></fragment>
+</navigation>
+//- Screens.kt
+package barn
+import androidx.fragment.app.Fragment
+open class BaseFragment : Fragment()
+class ShelfFragment : BaseFragment() {
+    fun scan() { startActivity(Intent(requireContext(), ScanActivity::class.java)) }
+    fun sheet() { UsedSheet.newInstance().show(childFragmentManager, "used") }
+}
+class GuideFragment : BaseFragment()
+class LegendSheet : BottomSheetDialogFragment()
+      ^^^^^^^^^^^ orphan-screen: no route shows `LegendSheet`
+class UsedSheet : BottomSheetDialogFragment() { companion object { fun newInstance() = UsedSheet() } }
+class ForgottenSheet : BottomSheetDialogFragment() { companion object { fun newInstance() = ForgottenSheet() } }
+      ^^^^^^^^^^^^^^ orphan-screen: no route shows `ForgottenSheet`
+class ScanActivity : AppCompatActivity()
+class LostActivity : AppCompatActivity()
+class ShareActivity : AppCompatActivity()
+"#),
+        );
+    }
+}

@@ -1,0 +1,95 @@
+use super::{Example, Report, Rule, Sink, listed};
+use crate::link::{Graph, ResultSideLinked, nearest};
+use crate::model::{ResultSide, Severity};
+
+pub(super) static RULE: Rule = Rule {
+    name: "result-unmatched",
+    severity: Severity::Warning,
+    summary: "A result key is sent and never received, or the reverse.",
+    why: "The screen that waits never hears, and nothing says so: the answer is simply lost.",
+    mend: "Use one key on both sides, from one constant; or take out the side that has no other.",
+    example: Example {
+        wrong: "setFragmentResult(\"loan_closed\", bundle)\n// received is loanClosed",
+        right: "setFragmentResult(Keys.LOAN_CLOSED, bundle)",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    let mut explained: Vec<&str> = Vec::new();
+    let (sends, receives): (Vec<_>, Vec<_>) = graph.results.iter().partition(|result| result.fact.side == ResultSide::Send);
+    for send in &sends {
+        let Some(key) = lonely(send, &receives).filter(|key| !explained.contains(key)) else { continue };
+        let waiting = receives.iter().filter(|r| r.fact.channel == send.fact.channel && lonely(r, &sends).is_some());
+        let near = nearest(key, waiting.clone().filter_map(|r| r.fact.key.as_deref()));
+        // A result of an activity may go to whoever opened it from outside.
+        if near.is_empty() && from_outside(graph, send) {
+            continue;
+        }
+        let mut report = Report::new(send.fact.at, key, format!("nothing receives the result `{key}`"));
+        if let Some(first) = near.first() {
+            report = report.help(format!("Did you mean {}? Use one key on both sides.", listed(&near)));
+            if let Some(other) = waiting.clone().find(|r| r.fact.key.as_ref() == Some(first)) {
+                report = report.related(format!("`{first}` is received here, and never sent"), other.fact.at);
+                explained.extend(other.fact.key.as_deref());
+            }
+        }
+        explained.push(key);
+        sink.push(report);
+    }
+    for receive in receives.iter().filter(|receive| receive.fact.channel != "activity-result") {
+        if let Some(key) = lonely(receive, &sends).filter(|key| !explained.contains(key)) {
+            explained.push(key);
+            sink.push(Report::new(receive.fact.at, key, format!("nothing sends the result `{key}`")));
+        }
+    }
+}
+
+/// The key, if the other side has none like it, and none that is not known.
+fn lonely<'r>(result: &'r ResultSideLinked, others: &[&ResultSideLinked]) -> Option<&'r str> {
+    let key = result.fact.key.as_deref()?;
+    let mut same_channel = others.iter().filter(|other| other.fact.channel == result.fact.channel);
+    let met = same_channel.any(|other| other.fact.key.as_deref().is_none_or(|other| other == key));
+    (!met).then_some(key)
+}
+
+fn from_outside(graph: &Graph<'_>, result: &ResultSideLinked) -> bool {
+    let routes = result.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
+    result.fact.channel == "activity-result" && routes.into_iter().any(|&route| graph.routes[route].fact.from_outside)
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn keys_that_miss_each_other_are_one_finding() {
+        judged(
+            "result-unmatched",
+            &app(r#"
+//- Screens.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class LoanFragment : Fragment() {
+    fun close() {
+        setFragmentResult("loan_closed", bundleOf())
+        ^^^^^^^^^^^^^^^^^ result-unmatched: nothing receives the result `loan_closed`
+        setFragmentResult(KEY, bundleOf())
+        findNavController().previousBackStackEntry?.savedStateHandle?.set("picked", 1)
+    }
+}
+class ShelfFragment : Fragment() {
+    fun listen(key: String) {
+        setFragmentResultListener("loanClosed") { _, _ -> }
+        parentFragmentManager.setFragmentResultListener(KEY, this) { _, _ -> }
+        val entry = findNavController().currentBackStackEntry
+        entry?.savedStateHandle?.getLiveData<Int>("picked")?.observe(this) { }
+        entry!!.savedStateHandle.get<Int>("gone")
+                                 ^^^ result-unmatched: nothing sends the result `gone`
+    }
+}
+const val KEY = "key"
+"#),
+        );
+    }
+}

@@ -1,0 +1,75 @@
+use super::orphan_screen::orphan_routes;
+use super::{Example, Report, Rule, Sink};
+use crate::link::{Graph, reachable_from};
+use crate::model::Severity;
+
+pub(super) static RULE: Rule = Rule {
+    name: "unreachable-route",
+    severity: Severity::Warning,
+    summary: "Calls name it, but none of them can be reached from any entry.",
+    why: "It looks used, since something opens it. Yet every way to it starts where nobody can get.",
+    mend: "Open one of the screens on the way from somewhere that can be reached, or take the whole island out.",
+    example: Example {
+        wrong: "// only HandoverFragment itself opens handover\nnavigate(R.id.action_handover_self)",
+        right: "// and from the shelf\nnavigate(R.id.action_shelf_to_handover)",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    // What is reported as an orphan, or broken, explains all that lies behind it.
+    let mut explained: Vec<usize> = (0..graph.routes.len())
+        .filter(|&route| graph.routes[route].reached || graph.is_excused(route))
+        .chain(orphan_routes(graph))
+        .collect();
+    explained.extend(graph.lost_screens().flat_map(|screen| graph.opened_by(screen)));
+    let mut known = reachable_from(graph, explained.clone());
+    for route in 0..graph.routes.len() {
+        let called: Vec<_> = graph.calls_to(route).collect();
+        if called.is_empty() || known.contains(&route) {
+            continue;
+        }
+        let fact = &graph.routes[route].fact;
+        let message = format!("`{}` is opened only from where nobody can get", fact.name);
+        let mut report = Report::new(fact.at, &fact.name, message);
+        for call in called {
+            report = report.related("opened here", call.fact.at);
+        }
+        sink.push(report);
+        explained.push(route);
+        known = reachable_from(graph, explained.clone());
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::{app, judged};
+
+    #[test]
+    fn an_island_is_one_finding() {
+        judged(
+            "unreachable-route",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+  <fragment android:id="@+id/item" android:name="barn.ItemFragment"/>
+  <fragment android:id="@+id/handover" android:name="barn.HandoverFragment"/>
+  ^^^^^^^^^ unreachable-route: `handover` is opened only
+  <fragment android:id="@+id/receipt" android:name="barn.ReceiptFragment"/>
+  <fragment android:id="@+id/orphan" android:name="barn.OrphanFragment"/>
+  <fragment android:id="@+id/behind" android:name="barn.ReceiptFragment"/>
+</navigation>
+//- Screens.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class ShelfFragment : Fragment() { fun open() = findNavController().navigate(R.id.item) }
+class ItemFragment : Fragment()
+class HandoverFragment : Fragment() { fun open() = findNavController().navigate(R.id.receipt) }
+class ReceiptFragment : Fragment() { fun back() = findNavController().navigate(R.id.handover) }
+class OrphanFragment : Fragment() { fun open() = findNavController().navigate(R.id.behind) }
+"#),
+        );
+    }
+}

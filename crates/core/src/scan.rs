@@ -1,0 +1,134 @@
+//! The whole run: discover → parse → recover → link → judge.
+//!
+//! Only files that hold one of the styles' words are parsed at first. What they name and do not
+//! declare, and who uses the helpers they declare, is then looked for in the rest by words, and only
+//! the files that may have it are parsed as well; again until nothing new is named.
+
+use crate::link::{Graph, link};
+use crate::model::{Document, Skipped};
+use crate::recover::{Facts, STYLES, recover};
+use crate::rules;
+use crate::source::{SourceTree, discover};
+use crate::syntax::{self, Body, declared_words};
+use crate::values::{Program, Values};
+use crate::{Error, document};
+use aho_corasick::AhoCorasick;
+use rayon::prelude::*;
+use rustc_hash::FxHashSet;
+use std::path::Path;
+
+/// What is looked for is named this many times over at the most.
+const MAX_ROUNDS: usize = 6;
+
+/// A finished scan.
+#[derive(Debug)]
+pub struct Scan {
+    /// What was found.
+    pub document: Document,
+    /// The source it was found in, for those who show lines of it.
+    pub sources: SourceTree,
+}
+
+/// Scans a folder. `label` is the root as it is shown.
+///
+/// # Errors
+/// When the folder is not there, cannot be read, or holds no app.
+pub fn scan(root: &Path, label: &str) -> Result<Scan, Error> {
+    Ok(scan_sources(discover(root)?, label))
+}
+
+/// Scans source that is in memory.
+#[must_use]
+pub fn scan_sources(mut sources: SourceTree, label: &str) -> Scan {
+    let mut files = Files::new(&sources);
+    files.parse_first(&sources);
+    let mut round = 0;
+    let document = loop {
+        let program = Program::new(&sources, std::mem::take(&mut files.bodies));
+        let values = Values::new(&program);
+        let graph = link(recover_all(&program, values), values);
+        let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
+        if more.is_empty() {
+            let findings = rules::judge(&graph);
+            break document::write(&graph, &program, findings, label);
+        }
+        files.bodies = program.into_bodies();
+        files.parse(&more, &sources);
+        round += 1;
+    };
+    sources.skipped.extend(files.problems);
+    sources.skipped.sort();
+    let document = Document { skipped: sources.skipped.clone(), ..document };
+    Scan { document, sources }
+}
+
+fn recover_all(program: &Program<'_>, values: Values<'_>) -> Facts {
+    let files: Vec<u32> = program.parsed().collect();
+    let each: Vec<Facts> = files.par_iter().map(|&file| recover(file, &values)).collect();
+    let mut all = Facts::default();
+    each.into_iter().for_each(|facts| all.extend(facts));
+    all
+}
+
+/// Which files are parsed, and what the others might hold.
+struct Files {
+    bodies: Vec<Option<Body>>,
+    problems: Vec<Skipped>,
+    tried: Vec<bool>,
+}
+
+impl Files {
+    fn new(sources: &SourceTree) -> Self {
+        let count = sources.files.len();
+        Self { bodies: (0..count).map(|_| None).collect(), problems: Vec::new(), tried: vec![false; count] }
+    }
+
+    /// Markup, and code that holds a style's word.
+    fn parse_first(&mut self, sources: &SourceTree) {
+        let words: Vec<&str> = STYLES.iter().flat_map(|style| style.words).copied().collect();
+        let Ok(words) = AhoCorasick::new(words) else { return };
+        let hit = |file: &crate::source::SourceFile| !file.language.is_code() || words.is_match(file.text.as_str());
+        let first: Vec<usize> =
+            sources.files.par_iter().enumerate().filter(|(_, file)| hit(file)).map(|(i, _)| i).collect();
+        self.parse(&first, sources);
+    }
+
+    fn parse(&mut self, files: &[usize], sources: &SourceTree) {
+        let parsed: Vec<_> = files.par_iter().map(|&i| (i, syntax::parse(&sources.files[i]))).collect();
+        for (i, parsed) in parsed {
+            self.tried[i] = true;
+            if let Some(problem) = parsed.problem {
+                let reason = format!("line {}: {}", problem.line, problem.what);
+                self.problems.push(Skipped { path: sources.files[i].path.clone(), reason });
+            }
+            self.bodies[i] = Some(parsed.body);
+        }
+    }
+
+    /// Files that may declare what was asked for in vain, or use a function whose users were asked for.
+    fn wanted(&self, program: &Program<'_>) -> Vec<usize> {
+        let asked = program.asked();
+        let sources = program.sources();
+        let rest: Vec<usize> = (0..sources.files.len()).filter(|&i| !self.tried[i]).collect();
+        let missing: FxHashSet<&str> = asked.names.iter().map(String::as_str).collect();
+        let used: FxHashSet<&str> = asked.functions.iter().map(|(name, _)| name.as_str()).collect();
+        rest.into_par_iter()
+            .filter(|&i| {
+                let file = &sources.files[i];
+                if !file.language.is_code() {
+                    return false;
+                }
+                declared_words(file).iter().any(|word| missing.contains(word)) || {
+                    let text = file.text.as_str();
+                    let words: FxHashSet<&str> = text
+                        .split(|c: char| !c.is_alphanumeric() && c != '_')
+                        .filter(|word| used.contains(word) || asked.holders.contains(*word))
+                        .collect();
+                    asked.functions.iter().any(|(name, holders)| {
+                        words.contains(name.as_str()) && holders.iter().any(|holder| words.contains(holder.as_str()) || text.contains(holder.as_str()))
+                    })
+                }
+            })
+            .collect()
+    }
+}

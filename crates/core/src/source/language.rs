@@ -1,0 +1,100 @@
+//! Which files are read, as what, and which are left aside for good.
+
+/// The language a file is written in, as far as it matters here.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash)]
+pub enum Language {
+    /// Kotlin source.
+    Kotlin,
+    /// Java source.
+    Java,
+    /// An Android resource or manifest.
+    Xml(Resource),
+}
+
+/// Android XML by what its folder makes of it.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, Hash)]
+pub enum Resource {
+    /// `AndroidManifest.xml`.
+    Manifest,
+    /// `res/navigation*/`.
+    Navigation,
+    /// `res/layout*/`.
+    Layout,
+    /// `res/menu*/`.
+    Menu,
+    /// `res/xml*/`: preferences and the like.
+    Other,
+}
+
+impl Language {
+    /// Tells a file's language from its path (with `/`), or `None` if it is not read.
+    #[must_use]
+    pub fn of(path: &str) -> Option<Self> {
+        let (folders, name) = path.rsplit_once('/').unwrap_or(("", path));
+        let (_, extension) = name.rsplit_once('.')?;
+        match extension {
+            "kt" => Some(Self::Kotlin),
+            "java" => Some(Self::Java),
+            "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
+            "xml" => Resource::of_folder(folders).map(Self::Xml),
+            _ => None,
+        }
+    }
+
+    /// Whether the file is program code rather than markup.
+    #[must_use]
+    pub fn is_code(self) -> bool {
+        !matches!(self, Self::Xml(_))
+    }
+}
+
+impl Resource {
+    /// Resource folders are `res/<type>` with qualifiers after a dash
+    /// (developer.android.com, "App resources overview").
+    fn of_folder(folders: &str) -> Option<Self> {
+        let mut parts = folders.rsplit('/');
+        let folder = parts.next()?;
+        match folder.split('-').next()? {
+            "navigation" => Some(Self::Navigation),
+            "layout" => Some(Self::Layout),
+            "menu" => Some(Self::Menu),
+            "xml" => Some(Self::Other),
+            _ => None,
+        }
+    }
+}
+
+/// Whether a path belongs to tests: a Gradle source set named for them.
+pub(super) fn is_test_source(path: &str) -> bool {
+    let mut parts = path.split('/').peekable();
+    while let Some(part) = parts.next() {
+        let Some(set) = parts.peek().filter(|_| part == "src") else { continue };
+        let fixed = set.starts_with("test") || set.starts_with("androidTest");
+        if fixed || set.ends_with("Test") || set.contains("UnitTest") {
+            return true;
+        }
+    }
+    false
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn resources_are_told_by_folder_and_qualifiers() {
+        let of = |p| Language::of(p);
+        assert_eq!(of("a/src/main/res/navigation/x.xml"), Some(Language::Xml(Resource::Navigation)));
+        assert_eq!(of("a/res/layout-sw600dp/x.xml"), Some(Language::Xml(Resource::Layout)));
+        assert_eq!(of("a/res/drawable/x.xml"), None);
+        assert_eq!(of("a/README.md"), None);
+    }
+
+    #[test]
+    fn test_source_sets_are_told_from_packages_named_test() {
+        assert!(is_test_source("app/src/androidTest/java/x/A.kt"));
+        assert!(is_test_source("shared/src/commonTest/kotlin/A.kt"));
+        assert!(is_test_source("app/src/testDebug/java/A.kt"));
+        assert!(!is_test_source("app/src/main/java/x/test/A.kt"));
+    }
+}

@@ -1,0 +1,195 @@
+//! Walks the tree and reads what may matter, a file at a time on every core.
+
+use super::decode::decode;
+use super::gradle::Build;
+use super::language::is_test_source;
+use super::{Language, ModuleInfo, SourceFile, SourceTree, Text};
+use crate::Error;
+use crate::model::Skipped;
+use ignore::{DirEntry, WalkBuilder};
+use rayon::prelude::*;
+use std::path::{Path, PathBuf};
+
+/// A larger file is no hand-written screen.
+const MAX_BYTES: u64 = 2 * 1024 * 1024;
+/// A longer line is minified or data.
+const MAX_LINE: usize = 50_000;
+
+/// Finds modules and source files below `root`. Ignore files are respected; links are not followed.
+///
+/// # Errors
+/// When the root is not a readable folder, or holds nothing that is an app's source.
+pub fn discover(root: &Path) -> Result<SourceTree, Error> {
+    let kind = std::fs::metadata(root).map_err(|source| match source.kind() {
+        std::io::ErrorKind::NotFound => Error::NoSuchPath(root.to_owned()),
+        _ => Error::Unreadable { path: root.to_owned(), source },
+    })?;
+    if !kind.is_dir() {
+        return Err(Error::NotAFolder(root.to_owned()));
+    }
+    std::fs::read_dir(root).map_err(|source| Error::Unreadable { path: root.to_owned(), source })?;
+
+    let mut found = list(root);
+    found.sources.sort_by(|a, b| a.0.cmp(&b.0));
+    let read: Vec<_> = found.sources.par_iter().map(|(path, language)| read(root, path, *language)).collect();
+    let mut files = Vec::new();
+    for outcome in read {
+        match outcome {
+            Outcome::Read(file, trouble) => {
+                found.skipped.extend(trouble);
+                files.push(*file);
+            }
+            Outcome::Skipped(skipped) => found.skipped.push(skipped),
+        }
+    }
+    if files.is_empty() && found.skipped.is_empty() {
+        return Err(Error::NoApp(root.to_owned()));
+    }
+    let builds = found.builds.iter().map(|path| {
+        let text = std::fs::read(root.join(path)).map(|bytes| decode(&bytes).text).unwrap_or_default();
+        (path.clone(), text)
+    });
+    let modules = modules(builds, &mut files);
+    Ok(SourceTree { files, modules, skipped: found.skipped })
+}
+
+/// A source tree from texts by path, as if they had been found in a folder.
+#[must_use]
+pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
+    let (builds, sources): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| is_build_file(path));
+    let mut files: Vec<SourceFile> = sources
+        .into_iter()
+        .filter_map(|(path, text)| {
+            let language = Language::of(&path).filter(|_| !is_test_source(&path))?;
+            Some(SourceFile { path, language, module: 0, text: Text::new(text) })
+        })
+        .collect();
+    files.sort_by(|a, b| a.path.cmp(&b.path));
+    let modules = modules(builds.into_iter(), &mut files);
+    SourceTree { files, modules, skipped: Vec::new() }
+}
+
+fn is_build_file(path: &str) -> bool {
+    matches!(path.rsplit('/').next(), Some("build.gradle" | "build.gradle.kts"))
+}
+
+#[derive(Default)]
+struct Found {
+    sources: Vec<(String, Language)>,
+    builds: Vec<String>,
+    skipped: Vec<Skipped>,
+}
+
+fn list(root: &Path) -> Found {
+    let mut found = Found::default();
+    let walk = WalkBuilder::new(root).require_git(false).follow_links(false).filter_entry(wanted).build();
+    for entry in walk {
+        match entry {
+            Ok(entry) => note(root, &entry, &mut found),
+            Err(error) => found.skipped.push(trouble(root, &error)),
+        }
+    }
+    found
+}
+
+fn note(root: &Path, entry: &DirEntry, found: &mut Found) {
+    let Some(path) = relative(root, entry.path()) else { return };
+    let Some(kind) = entry.file_type() else { return };
+    if kind.is_symlink() {
+        if entry.path().is_dir() || Language::of(&path).is_some() {
+            found.skipped.push(skip(path, "a symbolic link; not followed"));
+        }
+    } else if kind.is_file() {
+        if is_build_file(&path) {
+            found.builds.push(path);
+        } else if let Some(language) = Language::of(&path).filter(|_| !is_test_source(&path)) {
+            found.sources.push((path, language));
+        }
+    }
+}
+
+/// Folders that hold what a build or a package manager made.
+fn wanted(entry: &DirEntry) -> bool {
+    let made = match entry.file_name().to_str() {
+        Some("node_modules" | ".gradle" | "Pods") => true,
+        Some("build" | "bin" | "out") => beside_build_file(entry.path()),
+        _ => false,
+    };
+    !(made && entry.file_type().is_some_and(|kind| kind.is_dir()))
+}
+
+fn beside_build_file(path: &Path) -> bool {
+    let Some(parent) = path.parent() else { return false };
+    ["build.gradle", "build.gradle.kts", "pubspec.yaml", "package.json"].iter().any(|n| parent.join(n).is_file())
+}
+
+fn trouble(root: &Path, error: &ignore::Error) -> Skipped {
+    match error {
+        ignore::Error::WithPath { path, err } => {
+            let path = relative(root, path).unwrap_or_else(|| path.display().to_string());
+            Skipped { path, reason: err.to_string() }
+        }
+        ignore::Error::WithDepth { err, .. } => trouble(root, err),
+        other => skip(".".to_owned(), &other.to_string()),
+    }
+}
+
+fn skip(path: String, reason: &str) -> Skipped {
+    Skipped { path, reason: reason.to_owned() }
+}
+
+fn relative(root: &Path, path: &Path) -> Option<String> {
+    let path = path.strip_prefix(root).ok()?;
+    let parts: Vec<_> = path.components().map(|c| c.as_os_str().to_string_lossy()).collect();
+    (!parts.is_empty()).then(|| parts.join("/"))
+}
+
+enum Outcome {
+    Read(Box<SourceFile>, Option<Skipped>),
+    Skipped(Skipped),
+}
+
+fn read(root: &Path, path: &str, language: Language) -> Outcome {
+    let full: PathBuf = root.join(path);
+    let leave = |reason: &str| Outcome::Skipped(skip(path.to_owned(), reason));
+    match std::fs::metadata(&full) {
+        Ok(data) if data.len() > MAX_BYTES => return leave("larger than 2 MiB; not read"),
+        Ok(_) => {}
+        Err(error) => return leave(&format!("cannot be read: {error}")),
+    }
+    let bytes = match std::fs::read(&full) {
+        Ok(bytes) => bytes,
+        Err(error) => return leave(&format!("cannot be read: {error}")),
+    };
+    let decoded = decode(&bytes);
+    if decoded.text.contains('\0') {
+        return leave("binary, though its name says source; not read");
+    }
+    if decoded.text.lines().any(|line| line.len() > MAX_LINE) {
+        return leave("a line of more than 50,000 bytes: minified or data; not read");
+    }
+    let trouble = decoded.trouble.map(|reason| skip(path.to_owned(), &reason));
+    let file = SourceFile { path: path.to_owned(), language, module: 0, text: Text::new(decoded.text) };
+    Outcome::Read(Box::new(file), trouble)
+}
+
+/// Gives every file the module with the longest matching folder. Files outside of any build file's
+/// folder belong to a module at the root.
+fn modules(builds: impl Iterator<Item = (String, String)>, files: &mut [SourceFile]) -> Vec<ModuleInfo> {
+    let mut modules: Vec<ModuleInfo> = builds
+        .map(|(path, text)| {
+            let folder = path.rsplit_once('/').map_or(".", |(folder, _)| folder);
+            ModuleInfo { path: folder.to_owned(), build: Build::read(&text) }
+        })
+        .collect();
+    modules.sort_by(|a, b| a.path.cmp(&b.path));
+    modules.dedup_by(|a, b| a.path == b.path);
+    if !modules.iter().any(|m| m.path == ".") {
+        modules.insert(0, ModuleInfo { path: ".".to_owned(), build: Build::default() });
+    }
+    for file in files.iter_mut() {
+        let owner = modules.iter().enumerate().filter(|(_, m)| m.holds(&file.path));
+        file.module = owner.max_by_key(|(_, m)| m.path.len()).map_or(0, |(i, _)| i);
+    }
+    modules
+}

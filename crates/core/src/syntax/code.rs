@@ -1,0 +1,176 @@
+//! What every code lens shares: running a grammar, walking its nodes, building the common tree.
+
+use super::{Annotation, Arg, Id, Kind, Tree, Trouble, TypeName};
+use crate::model::Span;
+use smol_str::SmolStr;
+use std::collections::BTreeSet;
+use tree_sitter::{Language, Node, Parser};
+
+/// Deeper nesting is not followed: no one wrote it by hand, and it would exhaust the stack.
+const MAX_DEPTH: usize = 400;
+
+/// Runs a grammar over a text.
+pub(super) fn grammar_tree(language: &Language, text: &str) -> Option<tree_sitter::Tree> {
+    let mut parser = Parser::new();
+    parser.set_language(language).ok()?;
+    parser.parse(text, None)
+}
+
+/// Bytes of the text that the grammar could make nothing of, and the first of them.
+pub(super) fn errors(tree: &tree_sitter::Tree) -> (usize, Option<u32>) {
+    if !tree.root_node().has_error() {
+        return (0, None);
+    }
+    let (mut bytes, mut first) = (0, None);
+    let mut cursor = tree.walk();
+    let mut seen_all = false;
+    while !seen_all {
+        let node = cursor.node();
+        if node.is_error() || node.is_missing() {
+            bytes += node.byte_range().len().max(1);
+            let at = Span::new(node.start_byte(), 0).start;
+            first = Some(first.map_or(at, |f: u32| f.min(at)));
+        }
+        let deeper = node.has_error() && !node.is_error() && cursor.goto_first_child();
+        if deeper || cursor.goto_next_sibling() {
+            continue;
+        }
+        loop {
+            if !cursor.goto_parent() {
+                seen_all = true;
+                break;
+            }
+            if cursor.goto_next_sibling() {
+                break;
+            }
+        }
+    }
+    (bytes, first)
+}
+
+/// A tree under construction, with the text it is made from.
+pub(super) struct Lower<'t> {
+    pub(super) text: &'t str,
+    pub(super) tree: Tree,
+    depth: usize,
+    pub(super) too_deep: Option<u32>,
+}
+
+impl<'t> Lower<'t> {
+    pub(super) fn new(text: &'t str) -> Self {
+        Self { text, tree: Tree::default(), depth: 0, too_deep: None }
+    }
+
+    pub(super) fn str(&self, node: Node<'_>) -> &'t str {
+        self.text.get(node.byte_range()).unwrap_or_default()
+    }
+
+    pub(super) fn name(&self, node: Node<'_>) -> SmolStr {
+        self.str(node).trim_matches('`').into()
+    }
+
+    pub(super) fn add(&mut self, kind: Kind, node: Node<'_>) -> Id {
+        self.tree.add(kind, span(node))
+    }
+
+    /// Goes one level deeper; `false` where nesting has no end and the node is to be left out.
+    pub(super) fn enter(&mut self, node: Node<'_>) -> bool {
+        if self.depth >= MAX_DEPTH {
+            self.too_deep.get_or_insert(span(node).start);
+            return false;
+        }
+        self.depth += 1;
+        true
+    }
+
+    /// Comes back up from [`Self::enter`].
+    pub(super) fn leave(&mut self) {
+        self.depth -= 1;
+    }
+
+    /// What stands for a node that is not followed.
+    pub(super) fn nothing(&mut self, node: Node<'_>) -> Id {
+        self.add(Kind::Other(Vec::new()), node)
+    }
+
+    /// What went wrong, the grammar's errors before the bound on nesting.
+    pub(super) fn trouble(&self, first_error: Option<u32>) -> Option<Trouble> {
+        let broken = first_error.map(|at| (at, "not valid here; read as far as it could be understood".to_owned()));
+        let deep = self.too_deep.map(|at| (at, format!("nested deeper than {MAX_DEPTH} levels; what is below was left out")));
+        broken.or(deep)
+    }
+}
+
+/// The node's span.
+pub(super) fn span(node: Node<'_>) -> Span {
+    Span::new(node.start_byte(), node.end_byte())
+}
+
+/// All children, tokens included.
+pub(super) fn children<'n>(node: Node<'n>) -> Vec<Node<'n>> {
+    node.children(&mut node.walk()).collect()
+}
+
+/// Children that are no tokens and no comments.
+pub(super) fn named<'n>(node: Node<'n>) -> Vec<Node<'n>> {
+    node.named_children(&mut node.walk()).filter(|n| !n.is_extra()).collect()
+}
+
+/// The first child of a kind.
+pub(super) fn child<'n>(node: Node<'n>, kind: &str) -> Option<Node<'n>> {
+    node.children(&mut node.walk()).find(|n| n.kind() == kind)
+}
+
+/// Whether a token is among the children.
+pub(super) fn has(node: Node<'_>, token: &str) -> bool {
+    child(node, token).is_some()
+}
+
+/// Words and annotations before a declaration.
+#[derive(Default)]
+pub(super) struct Modifiers {
+    pub(super) words: Vec<SmolStr>,
+    pub(super) annotations: Vec<Annotation>,
+}
+
+/// An argument without a name.
+pub(super) fn plain(value: Id) -> Arg {
+    Arg { name: None, value, spread: false }
+}
+
+/// A type that is only a name.
+pub(super) fn bare_type(name: SmolStr, span: Span) -> TypeName {
+    TypeName { name, span, ..TypeName::default() }
+}
+
+/// Undoes the escapes that both Kotlin and Java know.
+pub(super) fn unescape(escape: &str) -> SmolStr {
+    let mut chars = escape.chars().skip(1);
+    let text: String = match chars.next() {
+        Some('n') => "\n".into(),
+        Some('t') => "\t".into(),
+        Some('r') => "\r".into(),
+        Some('b') => "\u{8}".into(),
+        Some('u') => {
+            let digits: String = chars.collect();
+            u32::from_str_radix(digits.trim_start_matches('u'), 16).ok().and_then(char::from_u32).map(String::from).unwrap_or_default()
+        }
+        Some(other) => other.into(),
+        None => String::new(),
+    };
+    text.into()
+}
+
+/// Words that follow a declaring keyword. A word in a comment counts too: this is only a hint.
+pub(super) fn declared_words<'t>(text: &'t str, declaring: &[&str]) -> BTreeSet<&'t str> {
+    let mut found = BTreeSet::new();
+    let words = text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|w| !w.is_empty());
+    let mut before = "";
+    for word in words {
+        if declaring.contains(&before) {
+            found.insert(word);
+        }
+        before = word;
+    }
+    found
+}

@@ -1,0 +1,165 @@
+//! Small questions about what surrounds an expression.
+
+use super::{Def, Expr, Fuel, Ref, Shape, Step, Type, Values};
+use crate::syntax::{Call, ClassKind, Kind};
+
+impl Values<'_> {
+    /// What a parameter's name stands for, where it is bound.
+    #[must_use]
+    pub fn given(&self, expr: &Expr) -> Option<Expr> {
+        match self.definition(expr, &Fuel::new())? {
+            Def::Parameter(at) => expr.bound(at),
+            _ => None,
+        }
+    }
+
+    /// The expression that a local, a property, a parameter or `it` has its value from.
+    #[must_use]
+    pub fn value_behind(&self, expr: &Expr) -> Option<Expr> {
+        match self.definition(expr, &Fuel::new())? {
+            Def::Variable(at) => {
+                let variable = self.tree(at).variable(at.id)?;
+                self.value_of_variable(&Expr { at, env: expr.env.clone() }, variable)
+            }
+            Def::Parameter(at) => expr.bound(at),
+            Def::It(lambda) => {
+                let tree = self.tree(lambda);
+                let call = tree.call(tree.node(lambda.id).parent?)?;
+                tree.receiver(call).map(|of| expr.with(of))
+            }
+            _ => None,
+        }
+    }
+
+    /// Whether a call is of a function that the source declares.
+    #[must_use]
+    pub fn calls_own_function(&self, call_at: &Expr, call: &Call) -> bool {
+        let def = self.definition(&call_at.with(call.callee), &Fuel::new());
+        matches!(def, Some(Def::Functions(_) | Def::Class(_)))
+    }
+
+    /// The class a call makes an object of, if it is one of the source.
+    #[must_use]
+    pub fn made_class(&self, expr: &Expr) -> Option<Ref> {
+        let call = self.tree(expr.at).call(expr.at.id)?;
+        match self.definition(&expr.with(call.callee), &Fuel::new())? {
+            Def::Class(class) => Some(class),
+            _ => None,
+        }
+    }
+
+    /// The type that a bare call is made on: of `with(x) { … }`, `x.apply { … }`, an extension.
+    #[must_use]
+    pub fn implicit_type(&self, expr: &Expr) -> Option<Type> {
+        let tree = self.tree(expr.at);
+        for outer in tree.ancestors(expr.at.id) {
+            let at = expr.with(outer);
+            match tree.kind(outer) {
+                Kind::Lambda { .. } => {
+                    if let Some(of) = self.lambda_receiver(&at) {
+                        return self.type_of(&of);
+                    }
+                }
+                Kind::Function(function) => {
+                    return function.receiver.as_ref().and_then(|ty| self.named_type(at.at, ty));
+                }
+                Kind::Class(_) => return None,
+                _ => {}
+            }
+        }
+        None
+    }
+
+    /// The outermost call of the chain a call is in.
+    #[must_use]
+    pub fn chain_end(&self, at: Ref) -> Ref {
+        let tree = self.tree(at);
+        let mut end = at.id;
+        while let Some(parent) = tree.node(end).parent {
+            let member = matches!(tree.kind(parent), Kind::Member(member) if member.of == end);
+            let outer = tree.node(parent).parent.filter(|&up| member && tree.call(up).is_some_and(|c| c.callee == parent));
+            match outer {
+                Some(up) => end = up,
+                None => break,
+            }
+        }
+        Ref { file: at.file, id: end }
+    }
+
+    /// Everything that is done to a variable where it is in scope.
+    #[must_use]
+    pub fn steps_of(&self, variable: Ref, name: &str) -> Vec<Step> {
+        self.steps_until(variable, name, &Expr::new(variable), None)
+    }
+
+    /// The class around a node that has a name of its own.
+    #[must_use]
+    pub fn enclosing_named_class(&self, at: Ref) -> Option<Ref> {
+        let named = |kind: &Kind| matches!(kind, Kind::Class(class) if class.kind != ClassKind::Anonymous);
+        let id = self.tree(at).enclosing(at.id, named)?;
+        Some(Ref { file: at.file, id })
+    }
+
+    /// What a method of a class hands back when it is called with the last arguments of a call.
+    #[must_use]
+    pub fn made_by(&self, class: Ref, method: &str, call: &Call, at: &Expr) -> Option<Expr> {
+        let Some(Def::Functions(functions)) = self.member_of_class(class, method) else { return None };
+        let function_at = *functions.first()?;
+        let function = self.tree(function_at).function(function_at.id)?;
+        let skipped = function.params.len().saturating_sub(call.args.len());
+        let env = self.bind(function_at.file, &function.params[skipped..], &call.args, at, None);
+        let body = Expr { at: Ref { file: function_at.file, id: function.body? }, env };
+        match self.returns(body.at).first() {
+            Some(&first) => Some(body.with(first)),
+            None => Some(body),
+        }
+    }
+
+    /// Whether a variable is handed to somebody else: returned, stored, or passed as an argument.
+    #[must_use]
+    pub fn is_passed_on(&self, variable: Ref, name: &str) -> bool {
+        let mentions = self.program.uses_of_name(name).iter().filter(|at| at.file == variable.file);
+        mentions.copied().filter(|&at| self.resolve(at, name) == Some(Def::Variable(variable))).any(|at| {
+            let tree = self.tree(at);
+            tree.node(at.id).parent.is_some_and(|parent| match tree.kind(parent) {
+                Kind::Call(call) => call.callee != at.id,
+                Kind::Return(_) | Kind::Function(_) => true,
+                Kind::Assign { value, .. } => *value == at.id,
+                _ => false,
+            })
+        })
+    }
+
+    /// The one text that a function hands back.
+    #[must_use]
+    pub fn returned_text(&self, function: Ref) -> Option<Shape> {
+        let body = self.tree(function).function(function.id)?.body?;
+        let body = Expr::new(Ref { file: function.file, id: body });
+        // A body of statements that hands nothing back is no text.
+        if matches!(self.kind(body.at), Kind::Block(_)) && self.returns(body.at).is_empty() {
+            return None;
+        }
+        match self.eval_body(&body, &Fuel::new()).as_slice() {
+            [one] => one.shape().cloned(),
+            _ => None,
+        }
+    }
+
+    /// The one text that a property or field starts with.
+    #[must_use]
+    pub fn initial_text(&self, variable: Ref) -> Option<Shape> {
+        let init = self.tree(variable).variable(variable.id)?.init?;
+        match self.eval(&Expr::new(Ref { file: variable.file, id: init })).as_slice() {
+            [one] => one.shape().cloned(),
+            _ => None,
+        }
+    }
+
+    /// Says that a class of this dotted name is wanted, wherever it is declared.
+    pub fn expect_class(&self, name: &str) {
+        let simple = name.rsplit(['.', '$']).next().unwrap_or(name);
+        if self.program.classes_named(simple).is_empty() {
+            self.program.ask_for_name(simple);
+        }
+    }
+}

@@ -1,0 +1,487 @@
+//! Expressions to values: text with holes, resource ids, objects. Several where a choice is made.
+
+use super::text::{Hole, Shape};
+use super::{Def, Expr, Fuel, Ref, Values};
+use crate::model::Form;
+use crate::syntax::{Call, Id, Kind, Member, Piece, Variable};
+use smol_str::SmolStr;
+
+/// One value that an expression may have.
+#[derive(Debug, Clone)]
+pub struct Value {
+    /// What it is.
+    pub datum: Datum,
+    /// How it is named where it is used.
+    pub form: Form,
+    /// The constant that holds all of it.
+    pub constant: Option<Ref>,
+}
+
+/// What a value is.
+#[derive(Debug, Clone)]
+pub enum Datum {
+    /// A string, known at least in part.
+    Text(Shape),
+    /// A resource: `R.id.shelf`.
+    Resource {
+        /// `id`, `navigation`, `layout`…
+        kind: SmolStr,
+        /// Its name.
+        name: SmolStr,
+    },
+    /// An object: the call that makes it, or the declaration that is it.
+    Object(Expr),
+    /// A number as written.
+    Number(SmolStr),
+    /// A truth value.
+    Bool(bool),
+    /// Nothing.
+    Null,
+    /// A parameter that nothing is bound to here, or something taken from it.
+    Parameter(Ref),
+    /// Not known from the source.
+    Unknown,
+}
+
+/// More ways than this are as good as unknown.
+const MAX_WAYS: usize = 8;
+
+impl Value {
+    fn new(datum: Datum, form: Form) -> Self {
+        Self { datum, form, constant: None }
+    }
+
+    fn unknown() -> Vec<Self> {
+        vec![Self::new(Datum::Unknown, Form::Dynamic)]
+    }
+
+    /// The shape, if this is text.
+    #[must_use]
+    pub fn shape(&self) -> Option<&Shape> {
+        match &self.datum {
+            Datum::Text(shape) => Some(shape),
+            _ => None,
+        }
+    }
+}
+
+impl<'p> Values<'p> {
+    /// The values an expression may have; one is `Unknown` where nothing is known.
+    #[must_use]
+    pub fn eval(&self, expr: &Expr) -> Vec<Value> {
+        self.eval_with(expr, &Fuel::new())
+    }
+
+    /// The only text an expression can be, if it is known whole.
+    #[must_use]
+    pub fn plain_text(&self, expr: &Expr) -> Option<String> {
+        match self.eval(expr).as_slice() {
+            [one] => one.shape().and_then(Shape::plain),
+            _ => None,
+        }
+    }
+
+    pub(super) fn eval_with(&self, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        if !fuel.step() {
+            return Value::unknown();
+        }
+        let mut values = match self.kind(expr.at) {
+            Kind::Text(pieces) => self.template(expr, pieces, fuel),
+            Kind::Number(text) => vec![Value::new(Datum::Number(text.clone()), Form::Literal)],
+            Kind::Bool(yes) => vec![Value::new(Datum::Bool(*yes), Form::Literal)],
+            Kind::Null => vec![Value::new(Datum::Null, Form::Literal)],
+            Kind::Name(_) => self.eval_static(expr, fuel),
+            Kind::Member(member) => self.eval_member(expr, member, fuel),
+            Kind::Call(call) => self.eval_call(expr, call, fuel),
+            Kind::Binary { op, left, right } => self.eval_binary(expr, op, *left, *right, fuel),
+            Kind::Unary { op, of } if op == "!!" => self.eval_with(&expr.with(*of), fuel),
+            Kind::Cast { of, .. } => self.eval_with(&expr.with(*of), fuel),
+            Kind::Branch { arms, .. } => {
+                let bodies: Vec<Id> = arms.iter().map(|arm| arm.body).collect();
+                self.either(expr, &bodies, fuel)
+            }
+            Kind::Block(items) => items.last().map_or_else(Value::unknown, |&last| self.eval_with(&expr.with(last), fuel)),
+            Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
+            Kind::Class(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
+            _ => Value::unknown(),
+        };
+        if values.len() > MAX_WAYS || values.is_empty() {
+            values = Value::unknown();
+        }
+        values
+    }
+
+    /// Each way of a choice; none of them is the one that is written.
+    fn either(&self, expr: &Expr, ways: &[Id], fuel: &Fuel) -> Vec<Value> {
+        let several = ways.len() > 1;
+        let mut values = Vec::new();
+        for &way in ways {
+            for value in self.eval_with(&expr.with(way), fuel) {
+                // A way that leaves the function gives no value.
+                if matches!(self.kind(expr.with(way).at), Kind::Return(_)) {
+                    continue;
+                }
+                let form = if several && value.form != Form::Dynamic { Form::Computed } else { value.form };
+                values.push(Value { form, ..value });
+            }
+        }
+        values
+    }
+
+    fn template(&self, expr: &Expr, pieces: &[Piece], fuel: &Fuel) -> Vec<Value> {
+        let mut ways = vec![Shape::text("", true)];
+        for piece in pieces {
+            let next = match piece {
+                Piece::Text(text) => vec![Shape::text(text, true)],
+                Piece::Hole(id) => self.shapes(&expr.with(*id), fuel),
+            };
+            ways = combine(&ways, &next);
+        }
+        ways.into_iter().map(|shape| self.text_value(shape)).collect()
+    }
+
+    fn text_value(&self, shape: Shape) -> Value {
+        let form = if shape.has_literal_words() {
+            Form::Literal
+        } else if shape.is_blank() {
+            Form::Dynamic
+        } else {
+            Form::Computed
+        };
+        Value::new(Datum::Text(shape), form)
+    }
+
+    /// What an expression is when put into a string.
+    fn shapes(&self, expr: &Expr, fuel: &Fuel) -> Vec<Shape> {
+        self.eval_with(expr, fuel)
+            .into_iter()
+            .map(|value| match value.datum {
+                Datum::Text(shape) => shape,
+                Datum::Number(text) => Shape::text(&text, true),
+                Datum::Bool(yes) => Shape::text(if yes { "true" } else { "false" }, true),
+                datum => Shape::hole(Hole {
+                    written: self.written(expr.at),
+                    ty: self.type_of_with(expr, fuel).map(|ty| ty.name),
+                    parameter: match datum {
+                        Datum::Parameter(at) => Some(at),
+                        _ => None,
+                    },
+                    escaped: self.is_escaped(expr),
+                }),
+            })
+            .collect()
+    }
+
+    fn is_escaped(&self, expr: &Expr) -> bool {
+        let tree = self.tree(expr.at);
+        let name = tree.call(expr.at.id).and_then(|call| tree.callee(call));
+        name.is_some_and(|(name, _)| name.as_str().starts_with("encode"))
+    }
+
+    fn eval_member(&self, expr: &Expr, member: &Member, fuel: &Fuel) -> Vec<Value> {
+        if let Some(resource) = self.resource(expr) {
+            return vec![Value::new(resource, Form::Resource)];
+        }
+        let of = expr.with(member.of);
+        let mut values = Vec::new();
+        for value in self.eval_with(&of, fuel) {
+            match value.datum {
+                Datum::Object(object) => match self.member_of_object(&object, &member.name, fuel) {
+                    Some(found) => values.extend(found),
+                    None => return self.eval_static(expr, fuel),
+                },
+                Datum::Parameter(at) => values.push(Value::new(Datum::Parameter(at), Form::Dynamic)),
+                _ => return self.eval_static(expr, fuel),
+            }
+        }
+        values
+    }
+
+    /// A member found by the type of what it is a member of, or by a full path.
+    fn eval_static(&self, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        match self.definition(expr, fuel) {
+            Some(def) => self.eval_def(&def, expr, fuel),
+            None => Value::unknown(),
+        }
+    }
+
+    /// `R.id.shelf`, with or without the package of the `R`, or its alias.
+    #[must_use]
+    pub fn resource(&self, expr: &Expr) -> Option<Datum> {
+        let tree = self.tree(expr.at);
+        let Kind::Member(outer) = tree.kind(expr.at.id) else { return None };
+        let Kind::Member(inner) = tree.kind(outer.of) else { return None };
+        let (holder, _) = tree.last_name(inner.of)?;
+        let aliased = || {
+            let import = tree.imports.iter().find(|import| import.name.as_ref() == Some(holder))?;
+            import.path.ends_with(".R").then_some(())
+        };
+        (holder == "R" || aliased().is_some())
+            .then(|| Datum::Resource { kind: inner.name.clone(), name: outer.name.clone() })
+    }
+
+    pub(super) fn eval_def(&self, def: &Def, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        match def {
+            Def::Variable(at) => self.eval_variable(*at, expr, fuel),
+            Def::Parameter(at) => match expr.bound(*at) {
+                Some(bound) => self.eval_with(&bound, fuel),
+                None => vec![Value::new(Datum::Parameter(*at), Form::Dynamic)],
+            },
+            Def::It(lambda) => self.eval_it(*lambda, expr, fuel),
+            Def::Class(at) => vec![Value::new(Datum::Object(Expr { at: *at, env: expr.env.clone() }), Form::Typed)],
+            // Java's accessor of a Kotlin property, or the reverse, is a member without arguments.
+            Def::Functions(functions) => match functions.first() {
+                Some(&function) if !matches!(self.kind(expr.at), Kind::Name(_)) => {
+                    self.eval_function(function, expr, None, fuel)
+                }
+                _ => Value::unknown(),
+            },
+            Def::External(_) => Value::unknown(),
+        }
+    }
+
+    /// `it` is what the scope function is called on.
+    fn eval_it(&self, lambda: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        let tree = self.tree(lambda);
+        let call = tree.node(lambda.id).parent.and_then(|id| tree.call(id));
+        let of = call.and_then(|call| match tree.callee(call)?.0.as_str() {
+            "let" | "also" => tree.receiver(call),
+            _ => None,
+        });
+        of.map_or_else(Value::unknown, |of| self.eval_with(&expr.with(of), fuel))
+    }
+
+    fn eval_variable(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        let Some(variable) = self.tree(at).variable(at.id) else { return Value::unknown() };
+        let here = Expr { at, env: expr.env.clone() };
+        let local = self.is_local(at);
+        let Some(source) = self.value_of_variable(&here, variable) else { return Value::unknown() };
+        let values = match variable.getter {
+            Some(getter) if getter == source.at.id => self.eval_body(&source, fuel),
+            _ => self.eval_with(&source, fuel),
+        };
+        if local {
+            return values;
+        }
+        values.into_iter().map(|value| self.through_name(value, at)).collect()
+    }
+
+    /// A value that a name outside of the function stands for.
+    fn through_name(&self, value: Value, at: Ref) -> Value {
+        let whole = value.form == Form::Literal && value.shape().is_some_and(|shape| shape.plain().is_some());
+        let constant = value.constant.or(whole.then_some(at));
+        let form = match value.form {
+            Form::Literal if constant.is_some() => Form::Constant,
+            Form::Literal => Form::Computed,
+            form => form,
+        };
+        let datum = match value.datum {
+            Datum::Text(shape) => Datum::Text(shape.named()),
+            datum => datum,
+        };
+        Value { datum, form, constant }
+    }
+
+    /// Whether a variable is declared in a function's body.
+    #[must_use]
+    pub fn is_local(&self, at: Ref) -> bool {
+        self.tree(at)
+            .enclosing(at.id, |kind| matches!(kind, Kind::Class(_) | Kind::Function(_) | Kind::Lambda { .. }))
+            .is_some_and(|id| !matches!(self.tree(at).kind(id), Kind::Class(_)))
+    }
+
+    /// The one expression that gives a variable its value; `None` if it is assigned several.
+    pub(super) fn value_of_variable(&self, here: &Expr, variable: &Variable) -> Option<Expr> {
+        if variable.mutable || variable.init.is_none() {
+            let assigned = self.assignments(here.at, &variable.name);
+            match (assigned.as_slice(), variable.init) {
+                ([], Some(init)) => return Some(here.with(init)),
+                ([one], None) => return Some(here.with(*one)),
+                ([], None) => {}
+                _ => return None,
+            }
+        }
+        let lambda = variable.delegate.and_then(|delegate| self.lazy_body(here, delegate));
+        variable.init.or(variable.getter).or(lambda).map(|id| here.with(id))
+    }
+
+    /// The body of `by lazy { … }`.
+    fn lazy_body(&self, here: &Expr, delegate: Id) -> Option<Id> {
+        let tree = self.tree(here.at);
+        let call = tree.call(delegate)?;
+        (tree.callee(call)?.0 == "lazy").then_some(())?;
+        match tree.kind(call.args.last()?.value) {
+            Kind::Lambda { body, .. } => Some(*body),
+            _ => None,
+        }
+    }
+
+    /// The values assigned to a variable after its declaration, in the scope that holds it.
+    fn assignments(&self, at: Ref, name: &str) -> Vec<Id> {
+        let tree = self.tree(at);
+        let uses = self.program.uses_of_name(name).iter().filter(|use_| use_.file == at.file);
+        let mut found = Vec::new();
+        for used in uses {
+            let mut target = used.id;
+            if let Kind::Member(member) = tree.kind(target) {
+                if !matches!(tree.kind(member.of), Kind::This) {
+                    continue;
+                }
+            }
+            let Some(parent) = tree.node(target).parent else { continue };
+            if let Kind::Assign { target: assigned, value, .. } = tree.kind(parent) {
+                let same = *assigned == target && self.assigns_to(at, *used, name);
+                target = *value;
+                if same {
+                    found.push(target);
+                }
+            }
+        }
+        found
+    }
+
+    fn assigns_to(&self, variable: Ref, used: Ref, name: &str) -> bool {
+        match self.kind(used) {
+            Kind::Member(_) => self.enclosing_class(used) == self.enclosing_class(variable),
+            _ => self.resolve(used, name) == Some(Def::Variable(variable)),
+        }
+    }
+
+    fn eval_binary(&self, expr: &Expr, op: &str, left: Id, right: Id, fuel: &Fuel) -> Vec<Value> {
+        match op {
+            "+" => {
+                let ways = combine(&self.shapes(&expr.with(left), fuel), &self.shapes(&expr.with(right), fuel));
+                ways.into_iter().map(|shape| self.text_value(shape)).collect()
+            }
+            "?:" => {
+                let mut values = self.either(expr, &[left, right], fuel);
+                values.retain(|value| !matches!(value.datum, Datum::Null));
+                values
+            }
+            _ => Value::unknown(),
+        }
+    }
+
+    fn eval_call(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Vec<Value> {
+        match self.definition(&expr.with(call.callee), fuel) {
+            Some(Def::Class(_)) => return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
+            Some(Def::Functions(functions)) => {
+                let Some(&function) = functions.first() else { return Value::unknown() };
+                return self.eval_function(function, expr, Some(call), fuel);
+            }
+            _ => {}
+        }
+        self.eval_library_call(expr, call, fuel).unwrap_or_else(Value::unknown)
+    }
+
+    /// Calls of the platform that keep or make text.
+    fn eval_library_call(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Vec<Value>> {
+        let tree = self.tree(expr.at);
+        let (name, _) = tree.callee(call)?;
+        let receiver = tree.receiver(call).map(|of| expr.with(of));
+        let first = call.args.first().map(|arg| expr.with(arg.value));
+        match (name.as_str(), receiver, first) {
+            ("toUri" | "toString" | "trim" | "also" | "apply" | "orEmpty", Some(of), _) => Some(self.eval_with(&of, fuel)),
+            ("parse" | "requireNotNull" | "checkNotNull" | "create" | "valueOf", _, Some(arg)) => {
+                let values = self.eval_with(&arg, fuel);
+                values.iter().all(|v| v.shape().is_some() || matches!(v.datum, Datum::Parameter(_))).then_some(values)
+            }
+            ("format", Some(of), Some(arg)) => {
+                let (pattern, rest) = match self.plain_of(&of, fuel) {
+                    Some(_) => (of, &call.args[..]),
+                    None => (arg, &call.args[1..]),
+                };
+                Some(self.formatted(&pattern, rest, fuel))
+            }
+            ("plus", Some(of), Some(arg)) => {
+                let ways = combine(&self.shapes(&of, fuel), &self.shapes(&arg, fuel));
+                Some(ways.into_iter().map(|shape| self.text_value(shape)).collect())
+            }
+            ("replace", Some(of), Some(from)) => {
+                let from = self.plain_of(&from, fuel)?;
+                let to = expr.with(call.args.get(1)?.value);
+                let to = self.shapes(&to, fuel).into_iter().next()?;
+                let ways = self.shapes(&of, fuel).into_iter().map(|shape| shape.replaced(&from, &to));
+                Some(ways.map(|shape| self.text_value(shape)).collect())
+            }
+            ("let" | "run", Some(_), Some(lambda)) => match self.kind(lambda.at) {
+                Kind::Lambda { body, .. } => Some(self.eval_with(&lambda.with(*body), fuel)),
+                _ => None,
+            },
+            _ => None,
+        }
+    }
+
+    fn plain_of(&self, expr: &Expr, fuel: &Fuel) -> Option<String> {
+        match self.eval_with(expr, fuel).as_slice() {
+            [one] => one.shape().and_then(Shape::plain),
+            _ => None,
+        }
+    }
+
+    /// `"loan/%s"` with its arguments: each conversion takes the next one.
+    fn formatted(&self, pattern: &Expr, args: &[crate::syntax::Arg], fuel: &Fuel) -> Vec<Value> {
+        let Some(shape) = self.shapes(pattern, fuel).into_iter().next() else { return Value::unknown() };
+        let Some(pattern_text) = shape.plain() else { return Value::unknown() };
+        let in_place = shape.has_literal_words();
+        let mut result = Shape::text("", in_place);
+        let mut args = args.iter();
+        let mut rest = pattern_text.as_str();
+        while let Some(at) = rest.find('%') {
+            result.push(Shape::text(&rest[..at], in_place));
+            let tail = &rest[at + 1..];
+            let end = tail.find(|c: char| c.is_alphabetic() || c == '%').map_or(tail.len(), |i| i + 1);
+            if tail.starts_with('%') {
+                result.push(Shape::text("%", in_place));
+            } else if let Some(arg) = args.next() {
+                let filled = self.shapes(&pattern.with(arg.value), fuel).into_iter().next();
+                result.push(filled.unwrap_or_default());
+            }
+            rest = tail.get(end..).unwrap_or_default();
+        }
+        result.push(Shape::text(rest, in_place));
+        vec![self.text_value(result)]
+    }
+
+    /// A call of one of the app's own functions: what it hands back, its parameters bound.
+    fn eval_function(&self, at: Ref, expr: &Expr, call: Option<&Call>, fuel: &Fuel) -> Vec<Value> {
+        let Some(function) = self.tree(at).function(at.id) else { return Value::unknown() };
+        let Some(body) = function.body else { return Value::unknown() };
+        let args = call.map(|call| call.args.as_slice()).unwrap_or_default();
+        let up = self.receiver_env(expr, call, fuel);
+        let env = self.bind(at.file, &function.params, args, expr, up);
+        let body = Expr { at: Ref { file: at.file, id: body }, env };
+        let values = self.eval_body(&body, fuel).into_iter().map(|value| {
+            let datum = match value.datum {
+                Datum::Text(shape) => Datum::Text(shape.named()),
+                datum => datum,
+            };
+            let form = match value.form {
+                Form::Literal | Form::Constant => Form::Computed,
+                form => form,
+            };
+            Value { datum, form, ..value }
+        });
+        values.collect()
+    }
+
+    /// What a body hands back: its returns, or what it is.
+    pub(super) fn eval_body(&self, body: &Expr, fuel: &Fuel) -> Vec<Value> {
+        let returns = self.returns(body.at);
+        if returns.is_empty() {
+            return self.eval_with(body, fuel);
+        }
+        self.either(body, &returns, fuel)
+    }
+}
+
+/// Every pair of ways, one after the other.
+fn combine(left: &[Shape], right: &[Shape]) -> Vec<Shape> {
+    let pairs = left.iter().flat_map(|l| right.iter().map(move |r| (l, r)));
+    let joined = pairs.map(|(l, r)| {
+        let mut shape = l.clone();
+        shape.push(r.clone());
+        shape
+    });
+    joined.take(MAX_WAYS + 1).collect()
+}

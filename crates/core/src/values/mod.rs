@@ -1,0 +1,132 @@
+//! What a name, a string, an object and a type is, across files and languages.
+//!
+//! One engine over the common tree: [`Program`] holds every parsed file and an index of what they
+//! declare; [`Values`] answers questions about it. All answers are bounded by [`Fuel`], so that
+//! cyclic constants and self-calling helpers end.
+
+mod build;
+mod context;
+mod eval;
+mod library;
+mod objects;
+mod program;
+mod scope;
+mod text;
+mod types;
+mod uses;
+
+pub use build::{Built, Step};
+pub use eval::{Datum, Value};
+pub use program::{Asked, Program, Ref};
+pub use scope::Def;
+pub use text::{Hole, Part, Shape};
+pub use types::Type;
+
+use crate::syntax::{Id, Kind, Tree};
+use std::cell::Cell;
+use std::sync::Arc;
+
+/// An expression, and what the parameters around it stand for.
+#[derive(Debug, Clone)]
+pub struct Expr {
+    /// Its node.
+    pub at: Ref,
+    /// Values of parameters, innermost call first.
+    pub env: Env,
+}
+
+/// What parameters stand for; `None` where nothing is bound.
+pub type Env = Option<Arc<Frame>>;
+
+/// The bound parameters of one call.
+#[derive(Debug)]
+pub struct Frame {
+    bound: Vec<(Ref, Expr)>,
+    up: Env,
+}
+
+impl Expr {
+    /// An expression as it stands, nothing bound.
+    #[must_use]
+    pub fn new(at: Ref) -> Self {
+        Self { at, env: None }
+    }
+
+    /// Another node of the same file under the same bindings.
+    #[must_use]
+    pub fn with(&self, id: Id) -> Self {
+        Self { at: Ref { file: self.at.file, id }, env: self.env.clone() }
+    }
+
+    /// What a parameter is bound to here.
+    fn bound(&self, parameter: Ref) -> Option<Expr> {
+        let mut frame = self.env.as_ref();
+        while let Some(inner) = frame {
+            if let Some((_, expr)) = inner.bound.iter().find(|(at, _)| *at == parameter) {
+                return Some(expr.clone());
+            }
+            frame = inner.up.as_ref();
+        }
+        None
+    }
+}
+
+/// How many steps one question may take.
+#[derive(Debug)]
+pub struct Fuel(Cell<u32>);
+
+impl Fuel {
+    fn new() -> Self {
+        Self(Cell::new(4_000))
+    }
+
+    /// Takes a step; `false` when there are none left.
+    fn step(&self) -> bool {
+        let left = self.0.get();
+        self.0.set(left.saturating_sub(1));
+        left > 0
+    }
+}
+
+/// The engine: questions about a [`Program`].
+#[derive(Debug, Clone, Copy)]
+pub struct Values<'p> {
+    program: &'p Program<'p>,
+}
+
+impl<'p> Values<'p> {
+    /// An engine over a program.
+    #[must_use]
+    pub fn new(program: &'p Program<'p>) -> Self {
+        Self { program }
+    }
+
+    /// The program.
+    #[must_use]
+    pub fn program(&self) -> &'p Program<'p> {
+        self.program
+    }
+
+    /// The tree a node is in.
+    #[must_use]
+    pub fn tree(&self, at: Ref) -> &'p Tree {
+        self.program.tree(at.file)
+    }
+
+    /// What a node is.
+    #[must_use]
+    pub fn kind(&self, at: Ref) -> &'p Kind {
+        self.tree(at).kind(at.id)
+    }
+
+    /// A node's text as it is written, white space folded.
+    #[must_use]
+    pub fn written(&self, at: Ref) -> String {
+        let text = self.program.source(at.file).text.slice(self.tree(at).span(at.id));
+        let mut folded = text.split_whitespace().collect::<Vec<_>>().join(" ");
+        if folded.chars().count() > 120 {
+            folded = folded.chars().take(119).chain(['…']).collect();
+        }
+        folded
+    }
+}

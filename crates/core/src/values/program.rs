@@ -1,0 +1,326 @@
+//! Every parsed file, and an index of what they declare and call.
+
+use crate::source::{Language, Resource, SourceFile, SourceTree};
+use crate::syntax::{Body, Class, Id, Kind, Markup, Tree};
+use rayon::prelude::*;
+use rustc_hash::{FxHashMap, FxHashSet};
+use smol_str::SmolStr;
+use std::collections::BTreeSet;
+use std::sync::Mutex;
+
+/// A node of the program.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
+pub struct Ref {
+    /// Index of its file.
+    pub file: u32,
+    /// The node.
+    pub id: Id,
+}
+
+/// The parsed files of a source tree with an index over them.
+#[derive(Debug)]
+pub struct Program<'s> {
+    sources: &'s SourceTree,
+    bodies: Vec<Option<Body>>,
+    empty: Tree,
+    index: Index,
+    namespaces: Vec<Option<String>>,
+    asked: Mutex<Asked>,
+}
+
+/// What was looked for and may stand in files that are not parsed.
+#[derive(Debug, Default, Clone)]
+pub struct Asked {
+    /// Names that nothing parsed declares.
+    pub names: FxHashSet<String>,
+    /// Functions whose users were asked for, each with words of which a user must hold one: its
+    /// classes' names, or the import that brings it into view.
+    pub functions: BTreeSet<(String, Vec<String>)>,
+    /// All of those words.
+    pub holders: FxHashSet<String>,
+}
+
+/// Names to nodes. Built once; every look-up after that is a hash look-up.
+#[derive(Debug, Default)]
+struct Index {
+    classes_by_path: FxHashMap<String, Vec<Ref>>,
+    classes_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    top_level: FxHashMap<String, Vec<Ref>>,
+    functions_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    calls_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    references_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    names: FxHashMap<SmolStr, Vec<Ref>>,
+    typed_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    derived_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    paths: FxHashMap<Ref, String>,
+}
+
+impl<'s> Program<'s> {
+    /// Indexes parsed files; `bodies` runs parallel to the tree's files, `None` for those that were
+    /// not parsed.
+    #[must_use]
+    pub fn new(sources: &'s SourceTree, bodies: Vec<Option<Body>>) -> Self {
+        let mut index = Index::default();
+        for (file, body) in bodies.iter().enumerate() {
+            if let Some(tree) = body.as_ref().and_then(Body::code) {
+                index.add(u32::try_from(file).unwrap_or(u32::MAX), tree);
+            }
+        }
+        let namespaces = namespaces(sources, &bodies);
+        Self { sources, bodies, empty: Tree::default(), index, namespaces, asked: Mutex::default() }
+    }
+
+    /// Gives the parsed files back, to be indexed again with more of them.
+    #[must_use]
+    pub fn into_bodies(self) -> Vec<Option<Body>> {
+        self.bodies
+    }
+
+    /// What was looked for so far.
+    #[must_use]
+    pub fn asked(&self) -> Asked {
+        self.asked.lock().map(|asked| asked.clone()).unwrap_or_default()
+    }
+
+    /// Remembers a name that was looked for in vain.
+    pub(super) fn ask_for_name(&self, name: &str) {
+        if let Ok(mut asked) = self.asked.lock() {
+            if !asked.names.contains(name) {
+                asked.names.insert(name.to_owned());
+            }
+        }
+    }
+
+    /// Remembers a function whose users were asked for.
+    pub(super) fn ask_for_users(&self, name: &str, holders: Vec<String>) {
+        if let Ok(mut asked) = self.asked.lock() {
+            asked.holders.extend(holders.iter().cloned());
+            asked.functions.insert((name.to_owned(), holders));
+        }
+    }
+
+    /// The namespace against which a file's module writes class names in resources.
+    #[must_use]
+    pub fn namespace(&self, file: u32) -> Option<&str> {
+        self.namespaces[self.source(file).module].as_deref()
+    }
+
+    /// What was discovered.
+    #[must_use]
+    pub fn sources(&self) -> &'s SourceTree {
+        self.sources
+    }
+
+    /// A file.
+    #[must_use]
+    pub fn source(&self, file: u32) -> &'s SourceFile {
+        &self.sources.files[file as usize]
+    }
+
+    /// Indexes of the files that were parsed.
+    pub fn parsed(&self) -> impl Iterator<Item = u32> + '_ {
+        self.bodies.iter().enumerate().filter(|(_, body)| body.is_some()).map(|(i, _)| i as u32)
+    }
+
+    /// Whether a file was parsed.
+    #[must_use]
+    pub fn is_parsed(&self, file: u32) -> bool {
+        self.bodies[file as usize].is_some()
+    }
+
+    /// A file's tree, empty for one that is not parsed code.
+    #[must_use]
+    pub fn tree(&self, file: u32) -> &Tree {
+        self.bodies[file as usize].as_ref().and_then(Body::code).unwrap_or(&self.empty)
+    }
+
+    /// A file's elements, if it is parsed XML.
+    #[must_use]
+    pub fn markup(&self, file: u32) -> Option<&Markup> {
+        self.bodies[file as usize].as_ref().and_then(Body::markup)
+    }
+
+    /// Classes of a full dotted name.
+    #[must_use]
+    pub fn classes_at(&self, path: &str) -> &[Ref] {
+        slice(&self.index.classes_by_path, path)
+    }
+
+    /// Classes of a simple name, in any package.
+    #[must_use]
+    pub fn classes_named(&self, name: &str) -> &[Ref] {
+        slice(&self.index.classes_by_name, name)
+    }
+
+    /// Top-level functions and properties of a full dotted name.
+    #[must_use]
+    pub fn top_level_at(&self, path: &str) -> &[Ref] {
+        slice(&self.index.top_level, path)
+    }
+
+    /// Functions of a name, anywhere.
+    #[must_use]
+    pub fn functions_named(&self, name: &str) -> &[Ref] {
+        slice(&self.index.functions_by_name, name)
+    }
+
+    /// Calls whose callee's last name is this.
+    #[must_use]
+    pub fn calls_named(&self, name: &str) -> &[Ref] {
+        slice(&self.index.calls_by_name, name)
+    }
+
+    /// Function references to this name: `::name`.
+    #[must_use]
+    pub fn references_named(&self, name: &str) -> &[Ref] {
+        slice(&self.index.references_by_name, name)
+    }
+
+    /// Every use of a name, bare or as a member.
+    #[must_use]
+    pub fn uses_of_name(&self, name: &str) -> &[Ref] {
+        slice(&self.index.names, name)
+    }
+
+    /// Variables and parameters declared with a type of this simple name, and type arguments of calls.
+    #[must_use]
+    pub fn typed(&self, name: &str) -> &[Ref] {
+        slice(&self.index.typed_by_name, name)
+    }
+
+    /// Classes that name this simple name among their bases.
+    #[must_use]
+    pub fn derived(&self, name: &str) -> &[Ref] {
+        slice(&self.index.derived_by_name, name)
+    }
+
+    /// Which of these words stand in code files that were not parsed.
+    #[must_use]
+    pub fn words_of_unparsed(&self, words: &[String]) -> FxHashSet<String> {
+        let unparsed: Vec<&SourceFile> = self
+            .sources
+            .files
+            .iter()
+            .zip(&self.bodies)
+            .filter(|(file, body)| body.is_none() && file.language.is_code())
+            .map(|(file, _)| file)
+            .collect();
+        let wanted: FxHashSet<&str> = words.iter().map(String::as_str).filter(|word| !word.is_empty()).collect();
+        let found = unparsed.par_iter().map(|file| {
+            let words = file.text.as_str().split(|c: char| !c.is_alphanumeric() && c != '_');
+            words.filter_map(|word| wanted.get(word)).map(|word| (*word).to_owned()).collect::<FxHashSet<_>>()
+        });
+        found.reduce(FxHashSet::default, |mut all, more| {
+            all.extend(more);
+            all
+        })
+    }
+
+    /// Every class.
+    pub fn classes(&self) -> impl Iterator<Item = Ref> + '_ {
+        let mut all: Vec<Ref> = self.index.paths.keys().copied().collect();
+        all.sort_unstable();
+        all.into_iter()
+    }
+
+    /// A class's full dotted name.
+    #[must_use]
+    pub fn path(&self, class: Ref) -> &str {
+        self.index.paths.get(&class).map_or("", String::as_str)
+    }
+
+    /// The class, if the node is one.
+    #[must_use]
+    pub fn class(&self, at: Ref) -> Option<&Class> {
+        self.tree(at.file).class(at.id)
+    }
+}
+
+/// A module's namespace: its build file's, else its manifest's package.
+fn namespaces(sources: &SourceTree, bodies: &[Option<Body>]) -> Vec<Option<String>> {
+    let mut found: Vec<Option<String>> = sources.modules.iter().map(|module| module.build.namespace.clone()).collect();
+    for (file, body) in sources.files.iter().zip(bodies) {
+        let manifest = file.language == Language::Xml(Resource::Manifest);
+        let Some((_, root)) = body.as_ref().filter(|_| manifest).and_then(Body::markup).and_then(Markup::root) else {
+            continue;
+        };
+        if let Some(package) = root.attribute("", "package") {
+            found[file.module].get_or_insert_with(|| package.value.clone());
+        }
+    }
+    found
+}
+
+fn slice<'m, K: std::hash::Hash + Eq + std::borrow::Borrow<str>>(map: &'m FxHashMap<K, Vec<Ref>>, key: &str) -> &'m [Ref] {
+    map.get(key).map_or(&[], Vec::as_slice)
+}
+
+impl Index {
+    fn add(&mut self, file: u32, tree: &Tree) {
+        for &item in &tree.items {
+            self.declare(file, tree, item, &tree.package);
+        }
+        for id in tree.ids() {
+            self.mention(Ref { file, id }, tree, id);
+        }
+    }
+
+    /// Declarations below a package or class.
+    fn declare(&mut self, file: u32, tree: &Tree, id: Id, within: &str) {
+        let at = Ref { file, id };
+        let join = |name: &str| if within.is_empty() { name.to_owned() } else { format!("{within}.{name}") };
+        match tree.kind(id) {
+            Kind::Class(class) => {
+                let path = join(&class.name);
+                self.classes_by_path.entry(path.clone()).or_default().push(at);
+                self.classes_by_name.entry(class.name.clone()).or_default().push(at);
+                for base in &class.supers {
+                    self.derived_by_name.entry(base.ty.simple().into()).or_default().push(at);
+                }
+                for &member in &class.members {
+                    self.declare_member(file, tree, member, &path);
+                }
+                self.paths.insert(at, path);
+            }
+            Kind::Function(function) => self.top_level.entry(join(&function.name)).or_default().push(at),
+            Kind::Variable(variable) => self.top_level.entry(join(&variable.name)).or_default().push(at),
+            Kind::Other(inside) => inside.iter().for_each(|&inner| self.declare(file, tree, inner, within)),
+            _ => {}
+        }
+    }
+
+    fn declare_member(&mut self, file: u32, tree: &Tree, id: Id, within: &str) {
+        if matches!(tree.kind(id), Kind::Class(_)) {
+            self.declare(file, tree, id, within);
+        }
+    }
+
+    fn mention(&mut self, at: Ref, tree: &Tree, id: Id) {
+        match tree.kind(id) {
+            Kind::Function(function) => {
+                self.functions_by_name.entry(function.name.clone()).or_default().push(at);
+            }
+            Kind::Call(call) => {
+                if let Some((name, _)) = tree.callee(call) {
+                    self.calls_by_name.entry(name.clone()).or_default().push(at);
+                }
+                for ty in &call.types {
+                    self.typed_by_name.entry(ty.simple().into()).or_default().push(at);
+                }
+            }
+            Kind::Reference { name, .. } => self.references_by_name.entry(name.clone()).or_default().push(at),
+            Kind::Name(name) => self.names.entry(name.clone()).or_default().push(at),
+            Kind::Member(member) => self.names.entry(member.name.clone()).or_default().push(at),
+            Kind::ClassOf(ty) => self.names.entry(ty.simple().into()).or_default().push(at),
+            Kind::Variable(variable) => self.typed(at, variable.ty.as_ref()),
+            Kind::Parameter(parameter) => self.typed(at, parameter.ty.as_ref()),
+            _ => {}
+        }
+    }
+
+    fn typed(&mut self, at: Ref, ty: Option<&crate::syntax::TypeName>) {
+        if let Some(ty) = ty.filter(|ty| !ty.name.is_empty()) {
+            self.typed_by_name.entry(ty.simple().into()).or_default().push(at);
+        }
+    }
+}

@@ -1,0 +1,337 @@
+//! What a name means where it stands: locals, parameters, members, imports, packages.
+
+use super::{Expr, Fuel, Ref, Values};
+use crate::syntax::{Class, ClassKind, Id, Kind};
+use smol_str::SmolStr;
+
+/// What a name means.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Def {
+    /// A property, field or local.
+    Variable(Ref),
+    /// A parameter.
+    Parameter(Ref),
+    /// The unnamed parameter of a lambda.
+    It(Ref),
+    /// A class, object or enum entry.
+    Class(Ref),
+    /// Functions of that name.
+    Functions(Vec<Ref>),
+    /// Something outside of the source, by its imported dotted name.
+    External(SmolStr),
+}
+
+/// Inheritance is followed this far.
+const MAX_BASES: usize = 24;
+
+impl<'p> Values<'p> {
+    /// What a bare name means at a node.
+    #[must_use]
+    pub fn resolve(&self, at: Ref, name: &str) -> Option<Def> {
+        self.resolve_with(at, name, true)
+    }
+
+    /// Looks a name up; without `inherited` the bases of classes on the way are not asked, which is
+    /// what looking those bases up needs to end.
+    fn resolve_with(&self, at: Ref, name: &str, inherited: bool) -> Option<Def> {
+        let tree = self.tree(at);
+        let mut inner = at.id;
+        for outer in tree.ancestors(at.id) {
+            if let Some(def) = self.in_node(Ref { file: at.file, id: outer }, inner, name, inherited) {
+                return Some(def);
+            }
+            inner = outer;
+        }
+        let items = tree.items.iter().copied();
+        let found = self.among(at.file, items, name).or_else(|| self.imported(at.file, name)).or_else(|| {
+            let package = &tree.package;
+            self.at_path(&if package.is_empty() { name.to_owned() } else { format!("{package}.{name}") })
+        });
+        // What is imported may stand in a file that is not parsed; so may a capitalised name.
+        match &found {
+            None if name.starts_with(char::is_uppercase) => self.program.ask_for_name(name),
+            Some(Def::External(path)) => self.program.ask_for_name(path.rsplit('.').next().unwrap_or(name)),
+            _ => {}
+        }
+        found
+    }
+
+    /// What a node that encloses the use declares for what is inside it.
+    fn in_node(&self, at: Ref, inner: Id, name: &str, inherited: bool) -> Option<Def> {
+        let tree = self.tree(at);
+        match tree.kind(at.id) {
+            Kind::Block(items) => {
+                let start = tree.span(inner).start;
+                let before = items.iter().copied().filter(|&i| {
+                    i != inner && (tree.span(i).start < start || !matches!(tree.kind(i), Kind::Variable(_)))
+                });
+                // The latest of several of the same name is the one in force.
+                let mut found = None;
+                for item in before {
+                    found = self.among(at.file, std::iter::once(item), name).or(found);
+                }
+                found
+            }
+            Kind::Other(items) => self.among(at.file, items.iter().copied().filter(|&i| i != inner), name),
+            Kind::Branch { subject: Some(subject), .. } if *subject != inner => {
+                self.among(at.file, std::iter::once(*subject), name)
+            }
+            Kind::Lambda { params, .. } => {
+                if name == "it" && params.is_empty() {
+                    return Some(Def::It(at));
+                }
+                self.parameter(at.file, params, name)
+            }
+            Kind::Function(function) => self.parameter(at.file, &function.params, name),
+            Kind::Class(class) => {
+                let member = if inherited { self.member_of_class(at, name) } else { self.own_member(at, name) };
+                member.or_else(|| self.parameter(at.file, &class.params, name))
+            }
+            _ => None,
+        }
+    }
+
+    fn parameter(&self, file: u32, params: &[Id], name: &str) -> Option<Def> {
+        let tree = self.program.tree(file);
+        let found = params.iter().copied().find(|&id| tree.parameter(id).is_some_and(|p| p.name == name));
+        found.map(|id| Def::Parameter(Ref { file, id }))
+    }
+
+    /// A declaration among siblings.
+    fn among(&self, file: u32, items: impl Iterator<Item = Id>, name: &str) -> Option<Def> {
+        let tree = self.program.tree(file);
+        let mut functions = Vec::new();
+        for id in items {
+            let at = Ref { file, id };
+            match tree.kind(id) {
+                Kind::Variable(variable) if variable.name == name => return Some(Def::Variable(at)),
+                Kind::Class(class) if class.name == name => return Some(Def::Class(at)),
+                Kind::Function(function) if function.name == name => functions.push(at),
+                Kind::Other(inside) => {
+                    let declared = inside.iter().copied().filter(|i| matches!(tree.kind(*i), Kind::Variable(_)));
+                    if let Some(def) = self.among(file, declared, name) {
+                        return Some(def);
+                    }
+                }
+                _ => {}
+            }
+        }
+        (!functions.is_empty()).then_some(Def::Functions(functions))
+    }
+
+    fn imported(&self, file: u32, name: &str) -> Option<Def> {
+        let tree = self.program.tree(file);
+        if let Some(import) = tree.imports.iter().find(|import| import.name.as_deref() == Some(name)) {
+            return Some(self.at_path(&import.path).unwrap_or_else(|| Def::External(import.path.clone())));
+        }
+        let wildcards = tree.imports.iter().filter(|import| import.name.is_none());
+        wildcards.into_iter().find_map(|import| self.at_path(&format!("{}.{name}", import.path)))
+    }
+
+    /// What stands at a full dotted name: a class, a top-level declaration, a member of an object.
+    #[must_use]
+    pub fn at_path(&self, path: &str) -> Option<Def> {
+        if let Some(&class) = self.program.classes_at(path).first() {
+            return Some(Def::Class(class));
+        }
+        let top = self.program.top_level_at(path);
+        if let Some(&first) = top.first() {
+            return Some(match self.kind(first) {
+                Kind::Function(_) => Def::Functions(top.to_vec()),
+                _ => Def::Variable(first),
+            });
+        }
+        let (owner, member) = path.rsplit_once('.')?;
+        let class = *self.program.classes_at(owner).first()?;
+        self.own_member(class, member)
+    }
+
+    /// A member of a class by name: its own, its companion's, a nested class, then its bases'.
+    #[must_use]
+    pub fn member_of_class(&self, class: Ref, name: &str) -> Option<Def> {
+        self.lineage(class).into_iter().find_map(|at| self.own_member(at, name))
+    }
+
+    fn own_member(&self, at: Ref, name: &str) -> Option<Def> {
+        let class = self.program.class(at)?;
+        let members = || class.members.iter().copied();
+        if let Some(def) = self.among(at.file, members(), name) {
+            return Some(def);
+        }
+        let tree = self.tree(at);
+        let property = class.params.iter().copied().find(|&id| {
+            tree.parameter(id).is_some_and(|p| p.property && p.name == name)
+        });
+        if let Some(id) = property {
+            return Some(Def::Parameter(Ref { file: at.file, id }));
+        }
+        let companion = members().find(|&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion))?;
+        let inside = tree.class(companion)?.members.iter().copied();
+        self.among(at.file, inside, name)
+    }
+
+    /// A class and its bases that are in the source, nearest first.
+    #[must_use]
+    pub fn lineage(&self, class: Ref) -> Vec<Ref> {
+        let mut all = vec![class];
+        let mut next = 0;
+        while next < all.len() && all.len() < MAX_BASES {
+            for base in self.bases(all[next]) {
+                if !all.contains(&base) {
+                    all.push(base);
+                }
+            }
+            next += 1;
+        }
+        all
+    }
+
+    /// The bases of a class that are in the source. An enum's entry derives from its enum.
+    fn bases(&self, at: Ref) -> Vec<Ref> {
+        let Some(class) = self.program.class(at) else { return Vec::new() };
+        if class.kind == ClassKind::Entry {
+            return self.enclosing_class(at).into_iter().collect();
+        }
+        class.supers.iter().filter_map(|base| self.class_named(at, &base.ty.name)).collect()
+    }
+
+    /// Every external type among a class's bases, by simple name, with those of its bases.
+    #[must_use]
+    pub fn external_bases(&self, class: Ref) -> Vec<SmolStr> {
+        let mut found = Vec::new();
+        for at in self.lineage(class) {
+            let Some(class) = self.program.class(at) else { continue };
+            for base in &class.supers {
+                if !base.ty.name.is_empty() && self.class_named(at, &base.ty.name).is_none() {
+                    found.push(self.external_name(at, &base.ty.name));
+                }
+            }
+        }
+        found
+    }
+
+    /// The simple name behind an import alias: `import a.B as C` makes `C` a `B`.
+    fn external_name(&self, at: Ref, name: &str) -> SmolStr {
+        let simple = name.rsplit('.').next().unwrap_or(name);
+        match self.imported(at.file, simple) {
+            Some(Def::External(path)) => path.rsplit('.').next().unwrap_or(simple).into(),
+            _ => simple.into(),
+        }
+    }
+
+    /// A class by a possibly dotted name, as seen from a node.
+    #[must_use]
+    pub fn class_named(&self, at: Ref, name: &str) -> Option<Ref> {
+        let mut parts = name.split('.');
+        let first = parts.next().filter(|part| !part.is_empty())?;
+        let mut class = match self.resolve_with(at, first, false) {
+            Some(Def::Class(class)) => Some(class),
+            _ => None,
+        };
+        for part in parts {
+            class = match class.and_then(|c| self.own_member(c, part)) {
+                Some(Def::Class(inner)) => Some(inner),
+                _ => None,
+            };
+        }
+        class.or_else(|| self.program.classes_at(name).first().copied())
+    }
+
+    /// The class around a node, anonymous ones included.
+    #[must_use]
+    pub fn enclosing_class(&self, at: Ref) -> Option<Ref> {
+        let id = self.tree(at).enclosing(at.id, |kind| matches!(kind, Kind::Class(_)))?;
+        Some(Ref { file: at.file, id })
+    }
+
+    /// The named function around a node, passing lambdas by.
+    #[must_use]
+    pub fn enclosing_function(&self, at: Ref) -> Option<Ref> {
+        let id = self.tree(at).enclosing(at.id, |kind| matches!(kind, Kind::Function(_) | Kind::Class(_)))?;
+        matches!(self.tree(at).kind(id), Kind::Function(_)).then_some(Ref { file: at.file, id })
+    }
+
+    /// What a name or member expression means.
+    pub(super) fn definition(&self, expr: &Expr, fuel: &Fuel) -> Option<Def> {
+        if !fuel.step() {
+            return None;
+        }
+        match self.kind(expr.at) {
+            Kind::Name(name) => self.resolve(expr.at, name).or_else(|| self.implicit_member(expr, name, fuel)),
+            Kind::Member(member) => {
+                let of = expr.with(member.of);
+                if let Some(Def::Class(class)) = self.static_owner(&of, fuel) {
+                    if let Some(def) = self.member_of_class(class, &member.name) {
+                        return Some(def);
+                    }
+                }
+                if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
+                    return self.member_or_accessor(class, &member.name);
+                }
+                self.at_path(&self.tree(expr.at).dotted(expr.at.id)?)
+            }
+            _ => None,
+        }
+    }
+
+    /// A name that stands for a type rather than a value.
+    fn static_owner(&self, of: &Expr, fuel: &Fuel) -> Option<Def> {
+        matches!(self.kind(of.at), Kind::Name(_) | Kind::Member(_)).then(|| self.definition(of, fuel)).flatten()
+    }
+
+    /// A member by its name, or by the accessor that the other language writes for it.
+    pub(super) fn member_or_accessor(&self, class: Ref, name: &str) -> Option<Def> {
+        self.member_of_class(class, name)
+            .or_else(|| self.member_of_class(class, &accessor(name)))
+            .or_else(|| property_of(name).and_then(|property| self.member_of_class(class, &property)))
+    }
+
+    /// A bare name inside `with(x) { … }`, `x.apply { … }` or an extension function.
+    fn implicit_member(&self, expr: &Expr, name: &str, fuel: &Fuel) -> Option<Def> {
+        let tree = self.tree(expr.at);
+        for outer in tree.ancestors(expr.at.id) {
+            let at = expr.with(outer);
+            let class = match tree.kind(outer) {
+                Kind::Lambda { .. } => self.lambda_receiver(&at).and_then(|of| self.type_of_with(&of, fuel)?.class),
+                Kind::Function(function) => function.receiver.as_ref().and_then(|ty| self.class_named(at.at, &ty.name)),
+                _ => None,
+            };
+            if let Some(def) = class.and_then(|class| self.member_or_accessor(class, name)) {
+                return Some(def);
+            }
+        }
+        None
+    }
+
+    /// What `this` is inside a lambda handed to a scope function.
+    pub(super) fn lambda_receiver(&self, lambda: &Expr) -> Option<Expr> {
+        let tree = self.tree(lambda.at);
+        let outer = tree.node(lambda.at.id).parent?;
+        let call = tree.call(outer)?;
+        match tree.callee(call)?.0.as_str() {
+            "apply" | "run" => tree.receiver(call).map(|of| lambda.with(of)),
+            "with" => call.args.first().filter(|arg| arg.value != lambda.at.id).map(|arg| lambda.with(arg.value)),
+            _ => None,
+        }
+    }
+
+    /// The class's declaration, if it is one of the source.
+    #[must_use]
+    pub fn class(&self, at: Ref) -> Option<&'p Class> {
+        self.program.class(at)
+    }
+}
+
+/// `fooBar` as Java reads it: `getFooBar`.
+fn accessor(property: &str) -> String {
+    let mut chars = property.chars();
+    chars.next().map_or_else(String::new, |first| format!("get{}{}", first.to_uppercase(), chars.as_str()))
+}
+
+/// `getFooBar` as Kotlin reads it: `fooBar`.
+pub(super) fn property_of(name: &str) -> Option<String> {
+    let rest = name.strip_prefix("get")?;
+    let mut chars = rest.chars();
+    let first = chars.next().filter(|c| c.is_uppercase())?;
+    Some(format!("{}{}", first.to_lowercase(), chars.as_str()))
+}

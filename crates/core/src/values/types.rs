@@ -1,0 +1,287 @@
+//! Types of expressions: what is declared, and what is plain from how a value is made.
+
+use super::library;
+use super::scope::property_of;
+use super::{Def, Expr, Fuel, Ref, Values};
+use crate::syntax::{ClassKind, Id, Kind, TypeName};
+use smol_str::SmolStr;
+
+/// A type, as far as it is known.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct Type {
+    /// Its simple name in the source's own words.
+    pub name: SmolStr,
+    /// Its declaration, if it is in the source.
+    pub class: Option<Ref>,
+    /// Whether it may be null.
+    pub nullable: bool,
+}
+
+impl Type {
+    fn plain(name: &str) -> Self {
+        Self { name: name.into(), class: None, nullable: false }
+    }
+}
+
+impl<'p> Values<'p> {
+    /// The type of an expression, if it is known.
+    #[must_use]
+    pub fn type_of(&self, expr: &Expr) -> Option<Type> {
+        self.type_of_with(expr, &Fuel::new())
+    }
+
+    /// The type that a written type name means at a node.
+    #[must_use]
+    pub fn named_type(&self, at: Ref, ty: &TypeName) -> Option<Type> {
+        if ty.name.is_empty() {
+            return None;
+        }
+        let class = self.class_named(at, &ty.name);
+        let name = class.and_then(|c| self.class(c)).map_or_else(|| ty.simple().into(), |c| c.name.clone());
+        Some(Type { name, class, nullable: ty.nullable })
+    }
+
+    pub(super) fn type_of_with(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        if !fuel.step() {
+            return None;
+        }
+        match self.kind(expr.at) {
+            Kind::Text(_) => Some(Type::plain("String")),
+            Kind::Bool(_) => Some(Type::plain("Boolean")),
+            Kind::Number(text) => Some(Type::plain(number(text))),
+            Kind::ClassOf(_) => Some(Type::plain("Class")),
+            Kind::Name(_) | Kind::Member(_) => self.type_of_name(expr, fuel),
+            Kind::Call(call) => self.type_of_call(expr, call, fuel),
+            Kind::Cast { ty, .. } => self.named_type(expr.at, ty),
+            Kind::This => self.type_of_this(expr),
+            Kind::Binary { op, left, right } => match op.as_str() {
+                "?:" => {
+                    let ty = self.type_of_with(&expr.with(*left), fuel)?;
+                    let other = self.type_of_with(&expr.with(*right), fuel);
+                    Some(Type { nullable: other.is_some_and(|o| o.nullable), ..ty })
+                }
+                "==" | "!=" | "<" | ">" | "<=" | ">=" | "&&" | "||" | "in" | "===" | "!==" => Some(Type::plain("Boolean")),
+                "+" => {
+                    let left = self.type_of_with(&expr.with(*left), fuel)?;
+                    let text = left.name == "String";
+                    (text || self.type_of_with(&expr.with(*right), fuel)?.name == left.name).then_some(left)
+                }
+                _ => None,
+            },
+            Kind::Unary { op, of } => {
+                let ty = self.type_of_with(&expr.with(*of), fuel)?;
+                match op.as_str() {
+                    "!!" => Some(Type { nullable: false, ..ty }),
+                    "!" => Some(Type::plain("Boolean")),
+                    _ => Some(ty),
+                }
+            }
+            Kind::Branch { arms, .. } => self.type_of_branch(expr, arms.iter().map(|arm| arm.body), fuel),
+            Kind::Block(items) => self.type_of_with(&expr.with(*items.last()?), fuel),
+            Kind::Return(Some(value)) => self.type_of_with(&expr.with(*value), fuel),
+            Kind::Class(class) => {
+                let base = class.supers.first()?;
+                self.named_type(expr.at, &base.ty)
+            }
+            _ => None,
+        }
+    }
+
+    /// All ways that are not null must agree.
+    fn type_of_branch(&self, expr: &Expr, arms: impl Iterator<Item = Id>, fuel: &Fuel) -> Option<Type> {
+        let mut found: Option<Type> = None;
+        let mut nullable = false;
+        for arm in arms {
+            if matches!(self.kind(expr.with(arm).at), Kind::Null) {
+                nullable = true;
+                continue;
+            }
+            let ty = self.type_of_with(&expr.with(arm), fuel)?;
+            match &found {
+                Some(first) if first.name != ty.name => return None,
+                _ => found = Some(ty),
+            }
+        }
+        found.map(|ty| Type { nullable: ty.nullable || nullable, ..ty })
+    }
+
+    fn type_of_this(&self, expr: &Expr) -> Option<Type> {
+        let tree = self.tree(expr.at);
+        for outer in tree.ancestors(expr.at.id) {
+            match tree.kind(outer) {
+                Kind::Class(class) => {
+                    let at = Ref { file: expr.at.file, id: outer };
+                    return Some(Type { name: class.name.clone(), class: Some(at), nullable: false });
+                }
+                Kind::Function(function) => {
+                    if let Some(receiver) = &function.receiver {
+                        return self.named_type(expr.at, receiver);
+                    }
+                }
+                _ => {}
+            }
+        }
+        None
+    }
+
+    fn type_of_name(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        match self.definition(expr, fuel) {
+            Some(def @ (Def::Variable(_) | Def::Parameter(_) | Def::Class(_))) => self.type_of_def(&def, expr, fuel),
+            Some(Def::Functions(functions)) => self.type_of_function(*functions.first()?, fuel),
+            Some(Def::It(lambda)) => self.type_of_it(lambda, expr, fuel),
+            Some(Def::External(_)) => {
+                let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
+                library::type_of(name).map(Type::plain)
+            }
+            None => {
+                let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
+                library::type_of(name).map(Type::plain)
+            }
+        }
+    }
+
+    /// `it` of a scope function is what the function is called on.
+    fn type_of_it(&self, lambda: Ref, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        let tree = self.tree(lambda);
+        let call = tree.call(tree.node(lambda.id).parent?)?;
+        let (name, _) = tree.callee(call)?;
+        matches!(name.as_str(), "let" | "also" | "takeIf")
+            .then(|| tree.receiver(call))
+            .flatten()
+            .and_then(|of| self.type_of_with(&expr.with(of), fuel))
+            .map(|ty| Type { nullable: false, ..ty })
+    }
+
+    pub(super) fn type_of_def(&self, def: &Def, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        match *def {
+            Def::Variable(at) => {
+                let variable = self.tree(at).variable(at.id)?;
+                if let Some(ty) = &variable.ty {
+                    return self.named_type(at, ty);
+                }
+                let env = Expr { at, env: expr.env.clone() };
+                if let Some(init) = variable.init {
+                    return self.type_of_with(&env.with(init), fuel);
+                }
+                if let Some(getter) = variable.getter {
+                    return self.type_of_body(&env.with(getter), fuel);
+                }
+                variable.delegate.and_then(|delegate| self.type_of_delegate(&env.with(delegate), fuel))
+            }
+            Def::Parameter(at) => {
+                if let Some(bound) = expr.bound(at) {
+                    if let Some(ty) = self.type_of_with(&bound, fuel) {
+                        return Some(ty);
+                    }
+                }
+                let parameter = self.tree(at).parameter(at.id)?;
+                parameter.ty.as_ref().and_then(|ty| self.named_type(at, ty))
+            }
+            Def::Class(at) => {
+                let class = self.class(at)?;
+                let value = matches!(class.kind, ClassKind::Object | ClassKind::Companion | ClassKind::Entry);
+                value.then(|| Type { name: class.name.clone(), class: Some(at), nullable: false })
+            }
+            _ => None,
+        }
+    }
+
+    /// `by lazy { x }` is an x; `by viewModels<T>()` and its like are what their type argument says.
+    fn type_of_delegate(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        let Kind::Call(call) = self.kind(expr.at) else { return None };
+        if let Some(ty) = call.types.first() {
+            return self.named_type(expr.at, ty);
+        }
+        let lambda = call.args.iter().rev().find_map(|arg| match self.kind(expr.with(arg.value).at) {
+            Kind::Lambda { body, .. } => Some(*body),
+            _ => None,
+        })?;
+        self.type_of_body(&expr.with(lambda), fuel)
+    }
+
+    fn type_of_function(&self, at: Ref, fuel: &Fuel) -> Option<Type> {
+        let function = self.tree(at).function(at.id)?;
+        match (&function.result, function.body) {
+            (Some(ty), _) => self.named_type(at, ty),
+            (None, Some(body)) => self.type_of_body(&Expr::new(Ref { file: at.file, id: body }), fuel),
+            (None, None) => None,
+        }
+    }
+
+    /// A body's type: of what it returns, or of what it is.
+    fn type_of_body(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        let returns = self.returns(expr.at);
+        match returns.first() {
+            Some(&first) => self.type_of_with(&expr.with(first), fuel),
+            None => self.type_of_with(expr, fuel),
+        }
+    }
+
+    fn type_of_call(&self, expr: &Expr, call: &crate::syntax::Call, fuel: &Fuel) -> Option<Type> {
+        let tree = self.tree(expr.at);
+        let (name, _) = tree.callee(call)?;
+        match self.definition(&expr.with(call.callee), fuel) {
+            Some(Def::Class(class)) => {
+                return Some(Type { name: self.class(class)?.name.clone(), class: Some(class), nullable: false });
+            }
+            Some(Def::Functions(functions)) => return self.type_of_function(*functions.first()?, fuel),
+            Some(def @ Def::Variable(_)) if property_of(name).is_some() => return self.type_of_def(&def, expr, fuel),
+            _ => {}
+        }
+        let receiver = tree.receiver(call);
+        match (name.as_str(), receiver) {
+            ("apply" | "also", Some(of)) => return self.type_of_with(&expr.with(of), fuel),
+            ("get", Some(_)) if !call.types.is_empty() => {
+                return self.named_type(expr.at, &call.types[0]).map(|ty| Type { nullable: true, ..ty });
+            }
+            ("parse", Some(of)) if tree.last_name(of).is_some_and(|(name, _)| name == "Uri") => {
+                return Some(Type::plain("Uri"));
+            }
+            ("checkNotNull" | "requireNotNull", None) => {
+                let ty = self.type_of_with(&expr.with(call.args.first()?.value), fuel)?;
+                return Some(Type { nullable: false, ..ty });
+            }
+            ("let" | "run" | "with", _) => {
+                let Kind::Lambda { body, .. } = self.kind(expr.with(call.args.last()?.value).at) else { return None };
+                return self.type_of_with(&expr.with(*body), fuel);
+            }
+            _ => {}
+        }
+        if let Some(ty) = library::type_of(name) {
+            let nullable = library::may_be_null(name);
+            return Some(Type { nullable, ..Type::plain(ty) });
+        }
+        // `new X(…)` of the platform, or Kotlin's call of a capitalised name.
+        let made = call.new || (receiver.is_none() && name.starts_with(char::is_uppercase));
+        made.then(|| Type::plain(name))
+    }
+
+    /// The values that a body hands back, inner functions and lambdas left out.
+    pub(super) fn returns(&self, body: Ref) -> Vec<Id> {
+        let tree = self.tree(body);
+        let mut found = Vec::new();
+        let mut todo = vec![body.id];
+        while let Some(id) = todo.pop() {
+            match tree.kind(id) {
+                Kind::Return(Some(value)) => found.push(*value),
+                Kind::Lambda { .. } | Kind::Function(_) | Kind::Class(_) => {}
+                kind => todo.extend(kind.children()),
+            }
+        }
+        found.sort_unstable();
+        found
+    }
+}
+
+fn number(text: &str) -> &'static str {
+    let lower = text.to_ascii_lowercase();
+    if lower.starts_with("0x") {
+        return if lower.ends_with('l') { "Long" } else { "Int" };
+    }
+    match lower.chars().last() {
+        Some('l') => "Long",
+        Some('f') => "Float",
+        _ if lower.contains('.') || lower.ends_with('d') => "Double",
+        _ => "Int",
+    }
+}

@@ -1,0 +1,176 @@
+//! Who uses a function: the other way round from a call to its callee.
+
+use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
+use crate::syntax::{Id, Kind};
+
+/// Wrappers inside wrappers are followed this deep.
+const MAX_WRAPPERS: usize = 12;
+
+impl<'p> Values<'p> {
+    /// The calls of a function, and the references to it.
+    #[must_use]
+    pub fn uses(&self, function: Ref) -> Vec<Ref> {
+        let Some(declared) = self.tree(function).function(function.id) else { return Vec::new() };
+        self.program.ask_for_users(&declared.name, self.holders(function));
+        let calls = self.program.calls_named(&declared.name).iter();
+        let mut found: Vec<Ref> = calls.copied().filter(|&call| self.calls_function(call, function)).collect();
+        let references = self.program.references_named(&declared.name).iter();
+        found.extend(references.copied().filter(|&at| self.refers_to(at, function)));
+        found
+    }
+
+    /// Words of which a file must hold one to use a function: its class's name or a base's, or the
+    /// import or package that brings a top-level one into view.
+    fn holders(&self, function: Ref) -> Vec<String> {
+        match self.enclosing_named_class(function) {
+            Some(class) => {
+                let named = self.lineage(class).into_iter().filter_map(|at| self.class(at)).map(|c| c.name.to_string());
+                named.collect()
+            }
+            None => {
+                let package = &self.tree(function).package;
+                vec![format!("import {package}."), format!("package {package}")]
+            }
+        }
+    }
+
+    fn calls_function(&self, at: Ref, function: Ref) -> bool {
+        let tree = self.tree(at);
+        let Some(call) = tree.call(at.id) else { return false };
+        let expr = Expr::new(at);
+        match self.definition(&expr.with(call.callee), &Fuel::new()) {
+            Some(Def::Functions(found)) => found.contains(&function) || found.iter().any(|&f| self.overrides(function, f)),
+            Some(Def::Variable(_) | Def::Parameter(_) | Def::Class(_) | Def::It(_) | Def::External(_)) => false,
+            None => self.may_call(&expr, tree.receiver(call), function),
+        }
+    }
+
+    /// A call whose receiver has no known type: it is the function's if it can be no other's.
+    fn may_call(&self, expr: &Expr, receiver: Option<Id>, function: Ref) -> bool {
+        let Some(declared) = self.tree(function).function(function.id) else { return false };
+        let Some(of) = receiver else {
+            // An extension called inside its receiver.
+            return declared.receiver.is_some() && self.sees(expr.at, function);
+        };
+        let known = self.type_of(&expr.with(of));
+        if let Some(wanted) = &declared.receiver {
+            let fits = known.is_none_or(|ty| self.is_a(&ty, wanted.simple()));
+            return fits && self.sees(expr.at, function);
+        }
+        known.is_none() && self.program.functions_named(&declared.name).len() == 1 && self.sees_class_of(expr.at, function)
+    }
+
+    /// Whether a type is, or derives from, a class of that simple name.
+    #[must_use]
+    pub fn is_a(&self, ty: &super::Type, name: &str) -> bool {
+        if ty.name == name || ty.name.ends_with(name) {
+            return true;
+        }
+        let Some(class) = ty.class else { return true };
+        self.lineage(class).iter().any(|&base| self.class(base).is_some_and(|c| c.name == name))
+            || self.external_bases(class).iter().any(|base| base == name || base.ends_with(name))
+    }
+
+    /// Whether a top-level function is in view: same package, imported, or by wildcard.
+    fn sees(&self, at: Ref, function: Ref) -> bool {
+        let Some(declared) = self.tree(function).function(function.id) else { return false };
+        let (here, there) = (self.tree(at), self.tree(function));
+        let path = format!("{}.{}", there.package, declared.name);
+        here.package == there.package
+            || here.imports.iter().any(|import| match &import.name {
+                Some(_) => import.path == path,
+                None => import.path == there.package,
+            })
+            || self.enclosing_class(function).is_some()
+    }
+
+    /// Whether a file can mean the function's class at all.
+    fn sees_class_of(&self, at: Ref, function: Ref) -> bool {
+        let Some(class) = self.enclosing_class(function) else { return false };
+        let (here, there) = (self.tree(at), self.tree(function));
+        let path = self.program.path(class);
+        here.package == there.package || here.imports.iter().any(|import| import.path == path || (import.name.is_none() && import.path == there.package))
+    }
+
+    fn refers_to(&self, at: Ref, function: Ref) -> bool {
+        let Kind::Reference { of, name } = self.kind(at) else { return false };
+        let expr = Expr::new(at);
+        let def = match of {
+            None => self.resolve(at, name),
+            Some(of) => {
+                let class = self.type_of(&expr.with(*of)).and_then(|ty| ty.class);
+                class.and_then(|class| self.member_of_class(class, name))
+            }
+        };
+        matches!(def, Some(Def::Functions(found)) if found.contains(&function) || found.iter().any(|&f| self.overrides(function, f)))
+    }
+
+    /// Whether `function` stands in for `base` in a class derived from `base`'s.
+    fn overrides(&self, function: Ref, base: Ref) -> bool {
+        let (Some(derived), Some(of)) = (self.enclosing_class(function), self.enclosing_class(base)) else { return false };
+        derived != of
+            && self.tree(function).function(function.id).map(|f| &f.name) == self.tree(base).function(base.id).map(|f| &f.name)
+            && self.lineage(derived).contains(&of)
+    }
+
+    /// The places that really say what `inner` is: itself, or, where it is a parameter of a function
+    /// that only passes it on, every use of that function. Each comes with its bindings.
+    #[must_use]
+    pub fn sites(&self, call: Ref, inner: Id) -> Vec<Expr> {
+        let mut sites = Vec::new();
+        let inner = Ref { file: call.file, id: inner };
+        self.sites_of(call, inner, &mut Vec::new(), &mut sites);
+        sites
+    }
+
+    /// `path` holds the wrappers gone through so far, innermost first, each with its use.
+    fn sites_of(&self, call: Ref, inner: Ref, path: &mut Vec<(Ref, Ref)>, sites: &mut Vec<Expr>) {
+        let env = self.env_of(path);
+        let passed = self.passed_on(&Expr { at: inner, env: env.clone() });
+        let function = passed.and_then(|at| self.tree(at).node(at.id).parent.map(|id| Ref { file: at.file, id }));
+        let wrapper = function.filter(|at| matches!(self.kind(*at), Kind::Function(_)));
+        let Some(wrapper) = wrapper else {
+            let at = path.last().map_or(call, |(_, used)| *used);
+            sites.push(Expr { at, env });
+            return;
+        };
+        if path.len() >= MAX_WRAPPERS || path.iter().any(|(seen, _)| *seen == wrapper) {
+            return;
+        }
+        for used in self.uses(wrapper) {
+            if self.tree(used).call(used.id).is_some() {
+                path.push((wrapper, used));
+                self.sites_of(call, inner, path, sites);
+                path.pop();
+            }
+        }
+    }
+
+    /// The bindings at the innermost wrapper of a path, made from the outermost use inwards.
+    fn env_of(&self, path: &[(Ref, Ref)]) -> Env {
+        let mut env = None;
+        for (function, used) in path.iter().rev() {
+            let (Some(declared), Some(call)) = (self.tree(*function).function(function.id), self.tree(*used).call(used.id))
+            else {
+                continue;
+            };
+            let at = Expr { at: *used, env };
+            env = self.bind(function.file, &declared.params, &call.args, &at, None);
+        }
+        env
+    }
+
+    /// The parameter that an expression hands on whole.
+    fn passed_on(&self, expr: &Expr) -> Option<Ref> {
+        let values = self.eval(expr);
+        let mut found = values.iter().filter_map(|value| match &value.datum {
+            Datum::Parameter(at) => Some(*at),
+            Datum::Text(shape) if !shape.has_literal_words() => match shape.parts.first() {
+                Some(super::Part::Hole(hole)) => hole.parameter,
+                _ => None,
+            },
+            _ => None,
+        });
+        found.next()
+    }
+}
