@@ -4,11 +4,11 @@
 //! declare, and who uses the helpers they declare, is then looked for in the rest by words, and only
 //! the files that may have it are parsed as well; again until nothing new is named.
 
-use crate::link::{Graph, link};
+use crate::link::link;
 use crate::model::{Document, Skipped};
 use crate::recover::{Facts, STYLES, recover};
 use crate::rules;
-use crate::source::{SourceTree, discover};
+use crate::source::{SourceFile, SourceTree, discover};
 use crate::syntax::{self, Body, declared_words};
 use crate::values::{Program, Values};
 use crate::{Error, document};
@@ -87,7 +87,7 @@ impl Files {
     fn parse_first(&mut self, sources: &SourceTree) {
         let words: Vec<&str> = STYLES.iter().flat_map(|style| style.words).copied().collect();
         let Ok(words) = AhoCorasick::new(words) else { return };
-        let hit = |file: &crate::source::SourceFile| !file.language.is_code() || words.is_match(file.text.as_str());
+        let hit = |file: &SourceFile| !file.language.is_code() || words.is_match(file.text.as_str());
         let first: Vec<usize> =
             sources.files.par_iter().enumerate().filter(|(_, file)| hit(file)).map(|(i, _)| i).collect();
         self.parse(&first, sources);
@@ -110,25 +110,18 @@ impl Files {
         let asked = program.asked();
         let sources = program.sources();
         let rest: Vec<usize> = (0..sources.files.len()).filter(|&i| !self.tried[i]).collect();
-        let missing: FxHashSet<&str> = asked.names.iter().map(String::as_str).collect();
-        let used: FxHashSet<&str> = asked.functions.iter().map(|(name, _)| name.as_str()).collect();
+        let wanted = |file: &SourceFile| {
+            let text = file.text.as_str();
+            let words: FxHashSet<&str> = text.split(|c: char| !c.is_alphanumeric() && c != '_').collect();
+            asked.bases.iter().any(|base| words.contains(base.as_str()))
+                || declared_words(file).iter().any(|word| asked.names.contains(*word))
+                || asked.functions.iter().any(|(name, holders)| {
+                    let held = |holder: &String| words.contains(holder.as_str()) || (holder.contains(' ') && text.contains(holder.as_str()));
+                    words.contains(name.as_str()) && holders.iter().any(held)
+                })
+        };
         rest.into_par_iter()
-            .filter(|&i| {
-                let file = &sources.files[i];
-                if !file.language.is_code() {
-                    return false;
-                }
-                declared_words(file).iter().any(|word| missing.contains(word)) || {
-                    let text = file.text.as_str();
-                    let words: FxHashSet<&str> = text
-                        .split(|c: char| !c.is_alphanumeric() && c != '_')
-                        .filter(|word| used.contains(word) || asked.holders.contains(*word))
-                        .collect();
-                    asked.functions.iter().any(|(name, holders)| {
-                        words.contains(name.as_str()) && holders.iter().any(|holder| words.contains(holder.as_str()) || text.contains(holder.as_str()))
-                    })
-                }
-            })
+            .filter(|&i| sources.files[i].language.is_code() && wanted(&sources.files[i]))
             .collect()
     }
 }

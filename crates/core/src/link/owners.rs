@@ -56,11 +56,6 @@ impl<'p> Owners<'p> {
         }
     }
 
-    /// The screen of a class, if it is one.
-    pub(super) fn screen(&self, class: Ref) -> Option<usize> {
-        self.by_class.get(&class).copied()
-    }
-
     fn collect(&self, site: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
         if depth > MAX_DEPTH {
             return;

@@ -162,4 +162,11 @@ impl Values<'_> {
             self.program.ask_for_name(simple);
         }
     }
+
+    /// Says that the classes derived from one are wanted, wherever they are declared.
+    pub fn expect_derived(&self, class: Ref) {
+        if let Some(declared) = self.class(class) {
+            self.program.ask_for_derived(&declared.name);
+        }
+    }
 }

@@ -36,8 +36,8 @@ pub struct Asked {
     /// Functions whose users were asked for, each with words of which a user must hold one: its
     /// classes' names, or the import that brings it into view.
     pub functions: BTreeSet<(String, Vec<String>)>,
-    /// All of those words.
-    pub holders: FxHashSet<String>,
+    /// Classes that others may derive from: whoever names one may be a screen.
+    pub bases: FxHashSet<String>,
 }
 
 /// Names to nodes. Built once; every look-up after that is a hash look-up.
@@ -91,10 +91,16 @@ impl<'s> Program<'s> {
         }
     }
 
+    /// Remembers a class whose derived classes are wanted.
+    pub(super) fn ask_for_derived(&self, name: &str) {
+        if let Ok(mut asked) = self.asked.lock() {
+            asked.bases.insert(name.to_owned());
+        }
+    }
+
     /// Remembers a function whose users were asked for.
     pub(super) fn ask_for_users(&self, name: &str, holders: Vec<String>) {
         if let Ok(mut asked) = self.asked.lock() {
-            asked.holders.extend(holders.iter().cloned());
             asked.functions.insert((name.to_owned(), holders));
         }
     }

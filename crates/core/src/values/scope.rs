@@ -108,9 +108,9 @@ impl<'p> Values<'p> {
                 Kind::Class(class) if class.name == name => return Some(Def::Class(at)),
                 Kind::Function(function) if function.name == name => functions.push(at),
                 Kind::Other(inside) => {
-                    let declared = inside.iter().copied().filter(|i| matches!(tree.kind(*i), Kind::Variable(_)));
-                    if let Some(def) = self.among(file, declared, name) {
-                        return Some(def);
+                    let declared = inside.iter().find(|i| tree.variable(**i).is_some_and(|v| v.name == name));
+                    if let Some(&id) = declared {
+                        return Some(Def::Variable(Ref { file, id }));
                     }
                 }
                 _ => {}

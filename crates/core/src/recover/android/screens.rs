@@ -3,6 +3,7 @@
 use super::code;
 use crate::model::ScreenKind;
 use crate::recover::{At, Facts, LayoutUse, ScreenFact, StyleRecoverer};
+use crate::source::Language;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};
 use std::collections::BTreeSet;
@@ -25,6 +26,11 @@ fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     }
     let bases = values.external_bases(at);
     let kind = bases.iter().find_map(|base| kind_of(base))?;
+    // A Kotlin class is closed unless it says otherwise, a Java class open.
+    let kotlin = values.program().source(at.file).language == Language::Kotlin;
+    if !class.is("final") && (!kotlin || class.is("abstract") || class.is("open") || class.is("sealed")) {
+        values.expect_derived(at);
+    }
     let has = |word: &str| bases.iter().any(|base| base.contains(word));
     Some(ScreenFact {
         class: at,
