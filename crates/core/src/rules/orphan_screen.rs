@@ -76,6 +76,7 @@ mod tests {
             &app(r#"
 //- AndroidManifest.xml
 <manifest xmlns:android="http://schemas.android.com/apk/res/android" package="barn"><application>
+  <activity android:name="barn.HostActivity"><intent-filter><action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/></intent-filter></activity>
   <activity android:name=".ScanActivity"/>
   <activity android:name=".LostActivity"/>
   ^^^^^^^^^ orphan-screen: no call, menu or deep link names `LostActivity`

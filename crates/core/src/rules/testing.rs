@@ -83,7 +83,7 @@ pub(crate) fn app(fixture: &str) -> String {
             r#"
 //- AndroidManifest.xml
 <manifest xmlns:android="http://schemas.android.com/apk/res/android" package="barn"><application>
-  <activity android:name=".HostActivity"><intent-filter>
+  <activity android:name="barn.HostActivity"><intent-filter>
     <action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/>
   </intent-filter></activity>
 </application></manifest>

@@ -59,7 +59,7 @@ mod tests {
   ^^^^^^^^^ unreachable-route: `handover` is opened only
   <fragment android:id="@+id/receipt" android:name="barn.ReceiptFragment"/>
   <fragment android:id="@+id/orphan" android:name="barn.OrphanFragment"/>
-  <fragment android:id="@+id/behind" android:name="barn.ReceiptFragment"/>
+  <fragment android:id="@+id/behind" android:name="barn.BehindFragment"/>
 </navigation>
 //- Screens.kt
 package barn
@@ -68,6 +68,7 @@ class ShelfFragment : Fragment() { fun open() = findNavController().navigate(R.i
 class ItemFragment : Fragment()
 class HandoverFragment : Fragment() { fun open() = findNavController().navigate(R.id.receipt) }
 class ReceiptFragment : Fragment() { fun back() = findNavController().navigate(R.id.handover) }
+class BehindFragment : Fragment()
 class OrphanFragment : Fragment() { fun open() = findNavController().navigate(R.id.behind) }
 "#),
         );

@@ -67,7 +67,7 @@ fn blank_type_annotations(bytes: &mut [u8], code: &[bool]) {
 fn close_one_line_members(bytes: &mut [u8], code: &[bool]) {
     for at in 2..bytes.len() {
         let closes = bytes[at] == b'}' && code[at] && bytes[at - 1] == b' ';
-        if closes && (bytes[at - 2].is_ascii_alphanumeric() || matches!(bytes[at - 2], b'"' | b')' | b']')) {
+        if closes && (bytes[at - 2].is_ascii_alphanumeric() || matches!(bytes[at - 2], b'"' | b')' | b']' | b'}')) {
             bytes[at - 1] = b';';
         }
     }
@@ -104,5 +104,6 @@ mod tests {
         repaired("object A { val K = 1 }", "object A { val K = 1;}");
         repaired("val a = \"{ 1 }\" // { 1 }", "val a = \"{ 1 }\" // { 1 }");
         repaired("fun interface X { fun b() }", "    interface X { fun b();}");
+        repaired("class A { companion object { fun b() = A() } }", "class A { companion object { fun b() = A();};}");
     }
 }

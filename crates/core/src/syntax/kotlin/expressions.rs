@@ -173,12 +173,27 @@ impl Kotlin<'_> {
     fn binary(&mut self, node: Node<'_>) -> Id {
         let parts = named(node);
         let (Some(left), Some(right)) = (parts.first(), parts.last()) else { return self.0.nothing(node) };
+        if let Some(call) = self.generic_call(node, *left, *right) {
+            return call;
+        }
         let op = match (node.kind(), parts.get(1)) {
             ("infix_expression", Some(word)) if parts.len() > 2 => self.0.name(*word),
             _ => children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default(),
         };
         let (left, right) = (self.expression(*left), self.expression(*right));
         self.0.add(Kind::Binary { op, left, right }, node)
+    }
+
+    /// `a!!.get<Int>(x)`, which the grammar reads as two comparisons. Kotlin knows no such chain.
+    fn generic_call(&mut self, node: Node<'_>, left: Node<'_>, right: Node<'_>) -> Option<Id> {
+        let inner = named(left);
+        let compares = has(node, ">") && left.kind() == "binary_expression" && has(left, "<");
+        let [callee, ty] = inner.as_slice() else { return None };
+        (compares && right.kind() == "parenthesized_expression" && ty.kind() == "identifier").then_some(())?;
+        let callee = self.expression(*callee);
+        let args = named(right).into_iter().map(|n| plain(self.expression(n))).collect();
+        let types = vec![self.type_name(*ty)];
+        Some(self.0.add(Kind::Call(Call { callee, types, args, new: false, body: None }), node))
     }
 
     fn unary(&mut self, node: Node<'_>) -> Id {
