@@ -46,7 +46,8 @@ pub fn scan_sources(mut sources: SourceTree, label: &str) -> Scan {
     let document = loop {
         let program = Program::new(&sources, std::mem::take(&mut files.bodies));
         let values = Values::new(&program);
-        let graph = link(recover_all(&program, values), values);
+        let mut graph = link(recover_all(&program, values), values);
+        graph.half_read = files.half_read(&sources);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {
             let findings = rules::judge(&graph);
@@ -103,6 +104,12 @@ impl Files {
             }
             self.bodies[i] = Some(parsed.body);
         }
+    }
+
+    /// Names that files which could not be read whole may declare.
+    fn half_read(&self, sources: &SourceTree) -> FxHashSet<String> {
+        let broken = sources.files.iter().filter(|file| self.problems.iter().any(|problem| problem.path == file.path));
+        broken.flat_map(declared_words).map(str::to_owned).collect()
     }
 
     /// Files that may declare what was asked for in vain, or use a function whose users were asked for.

@@ -38,6 +38,8 @@ pub struct Graph<'p> {
     pub namespaces: Vec<String>,
     /// Full names of the classes that the source declares.
     pub classes: FxHashSet<String>,
+    /// Names that files which could not be read whole may declare.
+    pub half_read: FxHashSet<String>,
     /// Whether any way into the app is known.
     pub has_entries: bool,
 }
@@ -236,6 +238,7 @@ impl<'p> Graph<'p> {
             missing_steps: Vec::new(),
             namespaces: Vec::new(),
             classes: FxHashSet::default(),
+            half_read: FxHashSet::default(),
             has_entries: false,
         }
     }
@@ -333,7 +336,8 @@ impl<'p> Graph<'p> {
     /// Whether the source declares a class of that full name.
     #[must_use]
     pub fn is_declared(&self, path: &str) -> bool {
-        self.classes.contains(path)
+        // A file that could not be read whole may hold it.
+        self.classes.contains(path) || self.half_read.contains(path.rsplit('.').next().unwrap_or(path))
     }
 
     /// Whether a call names the route.
@@ -373,19 +377,40 @@ impl<'p> Graph<'p> {
     }
 }
 
-/// Up to three of the names that are spelled most alike, the nearest first.
+/// Up to three of the names that are spelled most alike, the nearest first. The same words in another
+/// order are near as well.
 #[must_use]
 pub fn nearest<'n>(name: &str, among: impl Iterator<Item = &'n str>) -> Vec<String> {
     let plain = |s: &str| s.to_lowercase().replace(['_', '-'], "");
     let wanted = plain(name);
+    let distance = |other: &str| {
+        let same_words = words(name) == words(other);
+        if same_words { 0 } else { strsim::damerau_levenshtein(&wanted, &plain(other)) }
+    };
     let mut scored: Vec<(usize, &str)> = among
         .filter(|other| !other.is_empty())
-        .map(|other| (strsim::damerau_levenshtein(&wanted, &plain(other)), other))
+        .map(|other| (distance(other), other))
         .filter(|(distance, other)| *distance <= 1 + other.len().min(name.len()) / 4)
         .collect();
     scored.sort_unstable();
     scored.dedup();
     scored.into_iter().take(3).map(|(_, other)| other.to_owned()).collect()
+}
+
+/// The words of a name, whatever way it joins them, in order of the alphabet.
+fn words(name: &str) -> Vec<String> {
+    let mut words = vec![String::new()];
+    for c in name.chars() {
+        if c == '_' || c == '-' || c.is_uppercase() {
+            words.push(String::new());
+        }
+        if let (true, Some(word)) = (c.is_alphanumeric(), words.last_mut()) {
+            word.extend(c.to_lowercase());
+        }
+    }
+    words.retain(|word| !word.is_empty());
+    words.sort_unstable();
+    words
 }
 
 impl Route {

@@ -3,13 +3,15 @@
 
 /// Kotlin: an annotation before a function type, `content: @Composable () -> Unit`, is blanked; a
 /// member before a closing brace on the same line, `val K = 1 }`, gets the `;` the grammar wants;
-/// `fun interface` becomes `interface`.
+/// `fun interface` becomes `interface`; a call of something named like a modifier, `open(x)`, gets
+/// another first letter.
 pub(super) fn kotlin(text: &str) -> String {
     let mut bytes = text.as_bytes().to_vec();
     let code = code_bytes(text);
     blank_type_annotations(&mut bytes, &code);
     close_one_line_members(&mut bytes, &code);
     blank_fun_before_interface(&mut bytes, &code);
+    rename_modifier_calls(&mut bytes, &code);
     String::from_utf8(bytes).unwrap_or_else(|_| text.to_owned())
 }
 
@@ -82,6 +84,22 @@ fn blank_fun_before_interface(bytes: &mut [u8], code: &[bool]) {
     }
 }
 
+/// Modifiers that are names everywhere else.
+const SOFT: &[&[u8]] = &[
+    b"abstract", b"annotation", b"data", b"enum", b"external", b"final", b"infix", b"inline", b"inner", b"open",
+    b"operator", b"override", b"sealed", b"suspend", b"value",
+];
+
+fn rename_modifier_calls(bytes: &mut [u8], code: &[bool]) {
+    for at in 0..bytes.len() {
+        let starts = code[at] && at.checked_sub(1).is_none_or(|i| !bytes[i].is_ascii_alphanumeric() && !matches!(bytes[i], b'_' | b'.' | b'@'));
+        let called = |word: &&&[u8]| bytes[at..].starts_with(word) && bytes.get(at + word.len()) == Some(&b'(');
+        if starts && SOFT.iter().any(|word| called(&word)) {
+            bytes[at] = b'_';
+        }
+    }
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;
@@ -97,6 +115,12 @@ mod tests {
         repaired("fun a(c: @Composable () -> Unit)", "fun a(c:             () -> Unit)");
         repaired("@Composable (x)", "@Composable (x)");
         repaired("val a = \"x: @B ()\"", "val a = \"x: @B ()\"");
+    }
+
+    #[test]
+    fn calls_named_like_modifiers_are_renamed() {
+        repaired("fun f() { open(x); a.open(y) }", "fun f() { _pen(x); a.open(y);}");
+        repaired("open class A", "open class A");
     }
 
     #[test]

@@ -483,6 +483,14 @@ impl Function {
     }
 }
 
+impl Parameter {
+    /// Whether it takes any number of arguments.
+    #[must_use]
+    pub fn is_vararg(&self) -> bool {
+        self.modifiers.iter().any(|m| m == "vararg")
+    }
+}
+
 impl Variable {
     /// Whether it carries a modifier.
     #[must_use]

@@ -221,7 +221,7 @@ impl<'p> Values<'p> {
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(_)) => return Built::whole(expr),
             Some(Def::Functions(functions)) => {
-                if let Some(made) = functions.first().and_then(|&f| self.built_function(f, expr, call, fuel)) {
+                if let Some(made) = self.chosen(&functions, expr, call).and_then(|f| self.built_function(f, expr, call, fuel)) {
                     return made;
                 }
             }

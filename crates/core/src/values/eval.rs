@@ -366,7 +366,7 @@ impl<'p> Values<'p> {
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(_)) => return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             Some(Def::Functions(functions)) => {
-                let Some(&function) = functions.first() else { return Value::unknown() };
+                let Some(function) = self.chosen(&functions, expr, call) else { return Value::unknown() };
                 return self.eval_function(function, expr, Some(call), fuel);
             }
             _ => {}

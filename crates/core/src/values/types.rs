@@ -50,6 +50,7 @@ impl<'p> Values<'p> {
             Kind::Bool(_) => Some(Type::plain("Boolean")),
             Kind::Number(text) => Some(Type::plain(number(text))),
             Kind::ClassOf(_) => Some(Type::plain("Class")),
+            Kind::Member(_) if self.resource(expr).is_some() => Some(Type::plain("Int")),
             Kind::Name(_) | Kind::Member(_) => self.type_of_name(expr, fuel),
             Kind::Call(call) => self.type_of_call(expr, call, fuel),
             Kind::Cast { ty, .. } => self.named_type(expr.at, ty),
@@ -224,7 +225,9 @@ impl<'p> Values<'p> {
             Some(Def::Class(class)) => {
                 return Some(Type { name: self.class(class)?.name.clone(), class: Some(class), nullable: false });
             }
-            Some(Def::Functions(functions)) => return self.type_of_function(*functions.first()?, fuel),
+            Some(Def::Functions(functions)) => {
+                return self.type_of_function(self.chosen(&functions, expr, call)?, fuel);
+            }
             Some(def @ Def::Variable(_)) if property_of(name).is_some() => return self.type_of_def(&def, expr, fuel),
             _ => {}
         }

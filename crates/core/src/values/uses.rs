@@ -1,10 +1,21 @@
 //! Who uses a function: the other way round from a call to its callee.
 
 use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
-use crate::syntax::{Id, Kind};
+use crate::syntax::{Call, Id, Kind, Parameter};
 
 /// Wrappers inside wrappers are followed this deep.
 const MAX_WRAPPERS: usize = 12;
+
+/// Types of which one never stands for another.
+const PLAIN: &[&str] = &["Boolean", "Bundle", "Double", "Float", "Int", "Intent", "Long", "NavDirections", "String", "Uri"];
+
+fn differ(given: &str, wanted: &str) -> bool {
+    let plain = |name: &str| PLAIN.iter().find(|known| known.eq_ignore_ascii_case(name)).copied();
+    match (plain(given), plain(wanted)) {
+        (Some(given), Some(wanted)) => given != wanted,
+        _ => false,
+    }
+}
 
 impl<'p> Values<'p> {
     /// The calls of a function, and the references to it.
@@ -39,10 +50,43 @@ impl<'p> Values<'p> {
         let Some(call) = tree.call(at.id) else { return false };
         let expr = Expr::new(at);
         match self.definition(&expr.with(call.callee), &Fuel::new()) {
-            Some(Def::Functions(found)) => found.contains(&function) || found.iter().any(|&f| self.overrides(function, f)),
+            Some(Def::Functions(found)) => {
+                let chosen = self.chosen(&found, &expr, call);
+                chosen == Some(function) || chosen.is_some_and(|base| self.overrides(function, base))
+            }
             Some(Def::Variable(_) | Def::Parameter(_) | Def::Class(_) | Def::It(_) | Def::External(_)) => false,
             None => self.may_call(&expr, tree.receiver(call), function),
         }
+    }
+
+    /// Of several functions of one name, the one that a call's arguments fit.
+    pub(super) fn chosen(&self, functions: &[Ref], at: &Expr, call: &Call) -> Option<Ref> {
+        match functions {
+            [] => None,
+            [one] => Some(*one),
+            _ => functions.iter().copied().find(|&f| self.takes(f, at, call)).or_else(|| functions.first().copied()),
+        }
+    }
+
+    /// Whether a function can take a call's arguments, by their number, names and plain types.
+    fn takes(&self, function: Ref, at: &Expr, call: &Call) -> bool {
+        let tree = self.tree(function);
+        let Some(declared) = tree.function(function.id) else { return false };
+        let params: Vec<&Parameter> = declared.params.iter().filter_map(|&id| tree.parameter(id)).collect();
+        let needed = params.iter().filter(|p| p.default.is_none() && !p.is_vararg()).count();
+        let many = params.iter().any(|p| p.is_vararg());
+        if call.args.len() < needed || (call.args.len() > params.len() && !many) {
+            return false;
+        }
+        call.args.iter().enumerate().all(|(i, arg)| {
+            let parameter = match &arg.name {
+                Some(name) => params.iter().find(|p| p.name == *name),
+                None => params.get(i),
+            };
+            let Some(parameter) = parameter else { return arg.name.is_none() && many };
+            let Some(wanted) = parameter.ty.as_ref().filter(|ty| !ty.name.is_empty()) else { return true };
+            self.type_of(&at.with(arg.value)).is_none_or(|given| !differ(&given.name, wanted.simple()))
+        })
     }
 
     /// A call whose receiver has no known type: it is the function's if it can be no other's.

@@ -138,13 +138,11 @@ impl Java<'_> {
                 continue;
             };
             let ty = part.child_by_field_name("type").map(|n| TypeName { nullable, ..self.type_name(n) });
-            let parameter = Parameter {
-                name: self.0.name(name),
-                ty,
-                default: None,
-                property,
-                modifiers: modifiers.words,
-            };
+            let mut words = modifiers.words;
+            if part.kind() == "spread_parameter" {
+                words.push("vararg".into());
+            }
+            let parameter = Parameter { name: self.0.name(name), ty, default: None, property, modifiers: words };
             params.push(self.0.add(Kind::Parameter(parameter), part));
         }
         params

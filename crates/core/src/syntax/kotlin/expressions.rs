@@ -104,8 +104,26 @@ impl Kotlin<'_> {
             let ty = ty.clone();
             return self.0.add(Kind::ClassOf(ty), node);
         }
+        let (of, prefix) = self.without_prefix(of);
         let member = Member { of, name: self.0.name(*name), name_span: span(*name) };
-        self.0.add(Kind::Member(member), node)
+        let id = self.0.add(Kind::Member(member), node);
+        self.with_prefix(id, prefix, node)
+    }
+
+    /// `!a.b` is `!(a.b)`, though the grammar reads `(!a).b`: the operator is taken off here and put
+    /// back around the whole.
+    fn without_prefix(&self, id: Id) -> (Id, Option<SmolStr>) {
+        match self.0.tree.kind(id) {
+            Kind::Unary { op, of } if matches!(op.as_str(), "!" | "-" | "+") => (*of, Some(op.clone())),
+            _ => (id, None),
+        }
+    }
+
+    fn with_prefix(&mut self, id: Id, prefix: Option<SmolStr>, node: Node<'_>) -> Id {
+        match prefix {
+            Some(op) => self.0.add(Kind::Unary { op, of: id }, node),
+            None => id,
+        }
     }
 
     fn class_name(&self, node: Node<'_>) -> crate::syntax::TypeName {
@@ -124,12 +142,14 @@ impl Kotlin<'_> {
         let head = inner.unwrap_or(node);
         let callee = named(head).first().copied().unwrap_or(first);
         let callee = self.expression(callee);
+        let (callee, prefix) = self.without_prefix(callee);
         let mut args = child(head, "value_arguments").map(|n| self.arguments(n)).unwrap_or_default();
         if let Some(lambda) = lambda {
             args.push(plain(self.lambda(lambda)));
         }
         let types = child(head, "type_arguments").map(|n| self.type_args(n)).unwrap_or_default();
-        self.0.add(Kind::Call(Call { callee, types, args, new: false, body: None }), node)
+        let id = self.0.add(Kind::Call(Call { callee, types, args, new: false, body: None }), node);
+        self.with_prefix(id, prefix, node)
     }
 
     /// A string's pieces. The grammar hands `$name` in a one-line string over as text.

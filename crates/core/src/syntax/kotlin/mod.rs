@@ -23,7 +23,8 @@ pub(super) fn parse(text: &str) -> (Body, Option<Trouble>) {
     match code::grammar_tree(&language, &mended) {
         Some(second) if code::errors(&second).0 < bad => {
             let at = code::errors(&second).1;
-            lower(&mended, &second, at)
+            // Offsets are the same, and names are read as they were written.
+            lower(text, &second, at)
         }
         _ => lower(text, &first, at),
     }

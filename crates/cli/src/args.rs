@@ -1,0 +1,160 @@
+//! What can be typed.
+
+use clap::{Args, Parser, Subcommand, ValueEnum};
+use fallow_lantern_core::model::Severity;
+use std::path::PathBuf;
+
+/// Reads an app's source and says which screens it has, who opens them with what, and what is wrong.
+#[derive(Debug, Parser)]
+#[command(
+    name = "fallow-lantern",
+    version,
+    about,
+    after_help = "Exit status: 0 nothing at or over the threshold, 1 findings at or over it, 2 the job could not be done.\n\
+                  Start with `fallow-lantern demo`, or `fallow-lantern scan path/to/app`."
+)]
+pub(crate) struct Arguments {
+    #[command(flatten)]
+    pub(crate) color: Color,
+    #[command(subcommand)]
+    pub(crate) command: Command,
+}
+
+/// Whether to colour.
+#[derive(Debug, Args)]
+pub(crate) struct Color {
+    /// Colour the answer
+    #[arg(long, global = true, value_name = "WHEN", default_value = "auto")]
+    color: When,
+}
+
+/// When something is done.
+#[derive(Debug, Clone, Copy, ValueEnum)]
+enum When {
+    /// On a terminal that can
+    Auto,
+    /// Always
+    Always,
+    /// Never
+    Never,
+}
+
+impl Color {
+    /// Makes the choice known to everything that writes.
+    pub(crate) fn write_global(&self) {
+        let choice = match self.color {
+            When::Auto => anstream::ColorChoice::Auto,
+            When::Always => anstream::ColorChoice::Always,
+            When::Never => anstream::ColorChoice::Never,
+        };
+        choice.write_global();
+    }
+}
+
+/// The commands.
+#[derive(Debug, Subcommand)]
+pub(crate) enum Command {
+    /// Say what is in an app, where it starts, and what is wrong with its navigation
+    #[command(after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/app --format json > scan.json")]
+    Scan(Scan),
+    /// List the declared routes: what each shows, takes, and how often it is opened
+    #[command(after_help = "Examples:\n  fallow-lantern routes path/to/app\n  fallow-lantern routes path/to/app --format json")]
+    Routes(Listing),
+    /// List the navigation calls: from where, to what, with which arguments
+    #[command(after_help = "Examples:\n  fallow-lantern calls path/to/app\n  fallow-lantern calls path/to/app --format json")]
+    Calls(Listing),
+    /// List the rules, or explain one
+    #[command(after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown")]
+    Rules(Rules),
+    /// Write the sample apps into a folder and run the whole example on them
+    #[command(after_help = "Examples:\n  fallow-lantern demo\n  fallow-lantern demo /tmp/borrowbarn")]
+    Demo(Demo),
+}
+
+/// What `scan` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Scan {
+    /// The app's folder
+    #[arg(default_value = ".")]
+    pub(crate) path: PathBuf,
+    /// How to write the answer
+    #[arg(long, value_name = "FORMAT", default_value = "text")]
+    pub(crate) format: Format,
+    /// The least severity that makes the exit status 1
+    #[arg(long, value_name = "SEVERITY", default_value = "warning")]
+    pub(crate) threshold: Threshold,
+}
+
+/// What the listings take.
+#[derive(Debug, Args)]
+pub(crate) struct Listing {
+    /// The app's folder
+    #[arg(default_value = ".")]
+    pub(crate) path: PathBuf,
+    /// How to write the answer
+    #[arg(long, value_name = "FORMAT", default_value = "text")]
+    pub(crate) format: Format,
+}
+
+/// What `rules` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Rules {
+    /// The rule to explain
+    pub(crate) rule: Option<String>,
+    /// How to write the answer
+    #[arg(long, value_name = "FORMAT", default_value = "text")]
+    pub(crate) format: RuleFormat,
+}
+
+/// What `demo` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Demo {
+    /// The folder to write to; it must be new or empty
+    #[arg(default_value = "borrowbarn")]
+    pub(crate) folder: PathBuf,
+}
+
+/// Formats of scans and listings.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
+pub(crate) enum Format {
+    /// For people
+    Text,
+    /// One JSON object
+    Json,
+}
+
+/// Formats of rules.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
+pub(crate) enum RuleFormat {
+    /// For people
+    Text,
+    /// One JSON object
+    Json,
+    /// A page
+    Markdown,
+}
+
+/// Where findings begin to count.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
+pub(crate) enum Threshold {
+    /// Errors only
+    Error,
+    /// Warnings and errors
+    Warning,
+    /// Everything
+    Note,
+    /// Nothing: the exit status is 0 whatever is found
+    None,
+}
+
+impl Threshold {
+    /// Whether a finding counts.
+    pub(crate) fn counts(self, severity: Severity) -> bool {
+        match self {
+            Self::Error => severity >= Severity::Error,
+            Self::Warning => severity >= Severity::Warning,
+            Self::Note => true,
+            Self::None => false,
+        }
+    }
+}

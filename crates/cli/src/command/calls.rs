@@ -1,0 +1,15 @@
+use super::scan_folder;
+use crate::args::{Format, Listing};
+use crate::format;
+use crate::look::Look;
+use crate::{Failure, Outcome};
+
+pub(super) fn run(args: &Listing) -> Result<Outcome, Failure> {
+    let scan = scan_folder(&args.path)?;
+    let out = &mut anstream::stdout().lock();
+    match args.format {
+        Format::Text => format::tables::calls(&scan.document, Look::of_stdout(), out)?,
+        Format::Json => format::json::calls(&scan.document, out)?,
+    }
+    Ok(Outcome::Clean)
+}

@@ -1,0 +1,30 @@
+use crate::args::{RuleFormat, Rules};
+use crate::format;
+use crate::look::Look;
+use crate::{Failure, Outcome};
+use fallow_lantern_core::rules::{RULES, nearest_rules};
+
+pub(super) fn run(args: &Rules) -> Result<Outcome, Failure> {
+    let out = &mut anstream::stdout().lock();
+    let look = Look::of_stdout();
+    let chosen = match &args.rule {
+        None => RULES.to_vec(),
+        Some(name) => match RULES.iter().find(|rule| rule.name == name) {
+            Some(rule) => vec![*rule],
+            None => return Err(Failure::Unknown { what: "rule", given: name.clone(), near: nearest_rules(name) }),
+        },
+    };
+    match (args.format, chosen.as_slice(), &args.rule) {
+        (RuleFormat::Text, [rule], Some(_)) => format::rules::explain(rule, look, out)?,
+        (RuleFormat::Text, rules, _) => format::rules::list(rules, look, out)?,
+        (RuleFormat::Json, rules, _) => format::json::rules(rules, out)?,
+        (RuleFormat::Markdown, rules, _) => {
+            for rule in rules {
+                out.write_all(rule.page().as_bytes())?;
+            }
+        }
+    }
+    Ok(Outcome::Clean)
+}
+
+use std::io::Write as _;

@@ -1,0 +1,61 @@
+//! Why the job could not be done, and what is said about it.
+
+use std::io;
+use std::path::PathBuf;
+use std::process::ExitCode;
+
+/// Why the job could not be done.
+#[derive(Debug)]
+pub(crate) enum Failure {
+    /// The scan could not be made.
+    Scan(fallow_lantern_core::Error),
+    /// A name that is not one: what it should name, what was given, the nearest.
+    Unknown {
+        /// What was wanted.
+        what: &'static str,
+        /// What was given.
+        given: String,
+        /// The nearest names.
+        near: Vec<String>,
+    },
+    /// A folder that is there already.
+    Occupied(PathBuf),
+    /// Writing a file failed.
+    Write(PathBuf, io::Error),
+    /// Writing the answer failed.
+    Output(io::Error),
+}
+
+impl From<fallow_lantern_core::Error> for Failure {
+    fn from(error: fallow_lantern_core::Error) -> Self {
+        Self::Scan(error)
+    }
+}
+
+impl From<io::Error> for Failure {
+    fn from(error: io::Error) -> Self {
+        Self::Output(error)
+    }
+}
+
+impl Failure {
+    /// Says it on standard error, and gives the exit status. A closed pipe is nobody's failure.
+    pub(crate) fn report(&self) -> ExitCode {
+        if matches!(self, Self::Output(error) if error.kind() == io::ErrorKind::BrokenPipe) {
+            return ExitCode::SUCCESS;
+        }
+        let text = match self {
+            Self::Scan(error) => error.to_string(),
+            Self::Unknown { what, given, near } if near.is_empty() => format!("there is no {what} `{given}`"),
+            Self::Unknown { what, given, near } => {
+                format!("there is no {what} `{given}`; did you mean `{}`?", near.join("`, `"))
+            }
+            Self::Occupied(path) => format!("{} is there already, and not empty; name another folder", path.display()),
+            Self::Write(path, error) => format!("{} cannot be written: {error}", path.display()),
+            Self::Output(error) => format!("the answer cannot be written: {error}"),
+        };
+        // Nothing is left to do if standard error is gone as well.
+        let _ = io::Write::write_fmt(&mut anstream::stderr(), format_args!("fallow-lantern: {text}\n"));
+        ExitCode::from(2)
+    }
+}

@@ -1,0 +1,9 @@
+//! One file an output format. Each is pure: data and a look in, bytes out.
+
+pub(crate) mod json;
+mod plain;
+pub(crate) mod rules;
+pub(crate) mod tables;
+pub(crate) mod text;
+
+pub(crate) use plain::plain;

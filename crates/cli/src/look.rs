@@ -1,0 +1,49 @@
+//! How the answer may look: colours and width, decided once and passed on.
+
+use anstyle::{AnsiColor, Style};
+use fallow_lantern_core::model::Severity;
+
+/// What the terminal can show.
+#[derive(Debug, Clone, Copy)]
+pub(crate) struct Look {
+    /// Columns.
+    pub(crate) width: usize,
+    /// Whether to colour.
+    pub(crate) color: bool,
+}
+
+/// Narrower than this nothing is laid out, wider than that nothing is read.
+const WIDTHS: std::ops::RangeInclusive<usize> = 60..=140;
+
+impl Look {
+    /// The look of standard output: a pipe has no width of its own.
+    pub(crate) fn of_stdout() -> Self {
+        let color = !matches!(anstream::AutoStream::choice(&std::io::stdout()), anstream::ColorChoice::Never);
+        let width = terminal_size::terminal_size().map_or(100, |(width, _)| usize::from(width.0));
+        Self { width: width.clamp(*WIDTHS.start(), *WIDTHS.end()), color }
+    }
+
+    fn style(self, style: Style) -> Style {
+        if self.color { style } else { Style::new() }
+    }
+
+    /// Headings.
+    pub(crate) fn strong(self) -> Style {
+        self.style(Style::new().bold())
+    }
+
+    /// What is less important.
+    pub(crate) fn faint(self) -> Style {
+        self.style(Style::new().dimmed())
+    }
+
+    /// A severity's own style; its word is always written as well.
+    pub(crate) fn severity(self, severity: Severity) -> Style {
+        let color = match severity {
+            Severity::Error => AnsiColor::Red,
+            Severity::Warning => AnsiColor::Yellow,
+            Severity::Note => AnsiColor::Cyan,
+        };
+        self.style(Style::new().bold().fg_color(Some(color.into())))
+    }
+}

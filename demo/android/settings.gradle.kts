@@ -1,0 +1,3 @@
+rootProject.name = "borrowbarn"
+
+include(":app", ":loans")
