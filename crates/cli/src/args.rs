@@ -55,16 +55,24 @@ impl Color {
 #[derive(Debug, Subcommand)]
 pub(crate) enum Command {
     /// Say what is in an app, where it starts, and what is wrong with its navigation
-    #[command(after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/app --format json > scan.json")]
+    #[command(
+        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/app --format json > scan.json"
+    )]
     Scan(Scan),
     /// List the declared routes: what each shows, takes, and how often it is opened
-    #[command(after_help = "Examples:\n  fallow-lantern routes path/to/app\n  fallow-lantern routes path/to/app --format json")]
+    #[command(
+        after_help = "Examples:\n  fallow-lantern routes path/to/app\n  fallow-lantern routes path/to/app --format json"
+    )]
     Routes(Listing),
     /// List the navigation calls: from where, to what, with which arguments
-    #[command(after_help = "Examples:\n  fallow-lantern calls path/to/app\n  fallow-lantern calls path/to/app --format json")]
+    #[command(
+        after_help = "Examples:\n  fallow-lantern calls path/to/app\n  fallow-lantern calls path/to/app --format json"
+    )]
     Calls(Listing),
     /// List the rules, or explain one
-    #[command(after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown")]
+    #[command(
+        after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown"
+    )]
     Rules(Rules),
     /// Write the sample apps into a folder and run the whole example on them
     #[command(after_help = "Examples:\n  fallow-lantern demo\n  fallow-lantern demo /tmp/borrowbarn")]

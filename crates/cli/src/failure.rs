@@ -50,7 +50,9 @@ impl Failure {
             Self::Unknown { what, given, near } => {
                 format!("there is no {what} `{given}`; did you mean `{}`?", near.join("`, `"))
             }
-            Self::Occupied(path) => format!("{} is there already, and not empty; name another folder", path.display()),
+            Self::Occupied(path) => {
+                format!("{} is there already, and not empty; name another folder", path.display())
+            }
             Self::Write(path, error) => format!("{} cannot be written: {error}", path.display()),
             Self::Output(error) => format!("the answer cannot be written: {error}"),
         };

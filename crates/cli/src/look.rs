@@ -6,7 +6,9 @@ use fallow_lantern_core::model::Severity;
 /// What the terminal can show.
 #[derive(Debug, Clone, Copy)]
 pub(crate) struct Look {
-    /// Columns.
+    /// Columns of the terminal, if it is one.
+    pub(crate) columns: Option<usize>,
+    /// Columns that text is broken at.
     pub(crate) width: usize,
     /// Whether to colour.
     pub(crate) color: bool,
@@ -19,8 +21,10 @@ impl Look {
     /// The look of standard output: a pipe has no width of its own.
     pub(crate) fn of_stdout() -> Self {
         let color = !matches!(anstream::AutoStream::choice(&std::io::stdout()), anstream::ColorChoice::Never);
-        let width = terminal_size::terminal_size().map_or(100, |(width, _)| usize::from(width.0));
-        Self { width: width.clamp(*WIDTHS.start(), *WIDTHS.end()), color }
+        let columns =
+            terminal_size::terminal_size_of(std::io::stdout()).map(|(width, _)| usize::from(width.0));
+        let width = columns.unwrap_or(100).clamp(*WIDTHS.start(), *WIDTHS.end());
+        Self { columns, width, color }
     }
 
     fn style(self, style: Style) -> Style {

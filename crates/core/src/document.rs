@@ -1,24 +1,35 @@
 //! The graph as the scan document: ids, places, order.
 
 use crate::link::{Call, Graph, Route, Screen};
-use crate::model::{
-    Argument, Document, Finding, Form, Module, Parameter, Place, Platform, Read, ResultFact, StyleTotals, Target, Totals,
-};
 use crate::model;
+use crate::model::{
+    Argument, Document, Finding, Form, Module, Parameter, Place, Platform, Read, ResultFact, Target, Totals,
+};
 use crate::recover::TargetFact;
 use crate::values::Program;
 use rustc_hash::FxHashMap;
 use std::collections::{BTreeMap, BTreeSet};
 
 /// Writes the document of a graph.
-pub(crate) fn write(graph: &Graph<'_>, program: &Program<'_>, findings: Vec<Finding>, label: &str) -> Document {
+pub(crate) fn write(
+    graph: &Graph<'_>,
+    program: &Program<'_>,
+    findings: Vec<Finding>,
+    label: &str,
+) -> Document {
     let ids = Ids::new(graph);
     let mut document = Document {
         format: "fallow-lantern/scan".to_owned(),
         version: 1,
         root: label.to_owned(),
         modules: modules(graph, program),
-        screens: graph.screens.iter().enumerate().filter(|(_, s)| is_shown(s)).map(|(i, s)| screen(graph, &ids, i, s)).collect(),
+        screens: graph
+            .screens
+            .iter()
+            .enumerate()
+            .filter(|(_, s)| is_shown(s))
+            .map(|(i, s)| screen(graph, &ids, i, s))
+            .collect(),
         routes: graph.routes.iter().enumerate().map(|(i, r)| route(graph, &ids, i, r)).collect(),
         calls: graph.calls.iter().enumerate().map(|(i, c)| call(graph, &ids, i, c)).collect(),
         reads: reads(graph, &ids),
@@ -54,7 +65,8 @@ impl Ids {
     fn new(graph: &Graph<'_>) -> Self {
         let screens = unique(graph.screens.iter().map(|screen| format!("screen:{}", screen.fact.path)));
         let routes = unique(graph.routes.iter().map(|route| {
-            let inside = route.container.or(route.group.and_then(|g| graph.containers[g].parents.first().copied()));
+            let inside =
+                route.container.or(route.group.and_then(|g| graph.containers[g].parents.first().copied()));
             let container = inside.map(|c| &graph.containers[c].fact);
             let holder = container.and_then(|fact| fact.name.as_deref().or(fact.resource.as_deref()));
             match holder {
@@ -111,7 +123,10 @@ fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model:
 }
 
 fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Route {
-    let parents = route.container.into_iter().chain(route.group.into_iter().flat_map(|g| graph.containers[g].parents.clone()));
+    let parents = route
+        .container
+        .into_iter()
+        .chain(route.group.into_iter().flat_map(|g| graph.containers[g].parents.clone()));
     let parent = parents.into_iter().find_map(|container| {
         graph.routes.iter().position(|other| other.group == Some(container) && route.group != Some(container))
     });
@@ -188,8 +203,11 @@ fn target(ids: &Ids, call: &Call) -> Option<Target> {
 /// A read in a base class is one of each screen that runs it.
 fn reads(graph: &Graph<'_>, ids: &Ids) -> Vec<Read> {
     let rows = graph.reads.iter().flat_map(|read| {
-        let screens: Vec<Option<usize>> =
-            if read.screens.is_empty() { vec![None] } else { read.screens.iter().copied().map(Some).collect() };
+        let screens: Vec<Option<usize>> = if read.screens.is_empty() {
+            vec![None]
+        } else {
+            read.screens.iter().copied().map(Some).collect()
+        };
         screens.into_iter().map(move |screen| Read {
             name: read.name.clone(),
             ty: read.fact.ty.clone(),
@@ -224,10 +242,10 @@ fn totals(document: &Document, program: &Program<'_>) -> Totals {
         ..Totals::default()
     };
     for route in &document.routes {
-        totals.by_style.entry(route.style).or_insert_with(StyleTotals::default).routes += 1;
+        totals.by_style.entry(route.style).or_default().routes += 1;
     }
     for call in &document.calls {
-        totals.by_style.entry(call.style).or_insert_with(StyleTotals::default).calls += 1;
+        totals.by_style.entry(call.style).or_default().calls += 1;
         *totals.calls_by_status.entry(call.status).or_default() += 1;
     }
     for finding in &document.findings {

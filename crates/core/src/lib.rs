@@ -3,15 +3,16 @@
 //! The stages, and the one type that passes from each to the next:
 //!
 //! [`source`] → [`source::SourceTree`] → [`syntax`] → [`syntax::Body`] → [`values`] →
-//! [`values::Program`] → `recover` → `Facts` → `link` → `Graph` → [`rules`] → [`model::Document`].
+//! [`values::Program`] → [`recover`] → [`recover::Facts`] → [`link`] → [`link::Graph`] → [`rules`] →
+//! [`model::Document`].
 //!
 //! Nothing here prints, exits or keeps state between scans.
 
 mod document;
 mod error;
-mod link;
+pub mod link;
 pub mod model;
-mod recover;
+pub mod recover;
 pub mod rules;
 mod scan;
 pub mod source;

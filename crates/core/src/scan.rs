@@ -13,6 +13,7 @@ use crate::syntax::{self, Body, declared_words};
 use crate::values::{Program, Values};
 use crate::{Error, document};
 use aho_corasick::AhoCorasick;
+use rayon::ThreadPoolBuilder;
 use rayon::prelude::*;
 use rustc_hash::FxHashSet;
 use std::path::Path;
@@ -37,9 +38,20 @@ pub fn scan(root: &Path, label: &str) -> Result<Scan, Error> {
     Ok(scan_sources(discover(root)?, label))
 }
 
+/// Stack of each thread: deep nesting is bounded, and this is enough for the bound.
+const STACK: usize = 64 * 1024 * 1024;
+
 /// Scans source that is in memory.
 #[must_use]
-pub fn scan_sources(mut sources: SourceTree, label: &str) -> Scan {
+pub fn scan_sources(sources: SourceTree, label: &str) -> Scan {
+    match ThreadPoolBuilder::new().stack_size(STACK).build() {
+        Ok(pool) => pool.install(|| run(sources, label)),
+        // No threads to be had: the caller's own must do.
+        Err(_) => run(sources, label),
+    }
+}
+
+fn run(mut sources: SourceTree, label: &str) -> Scan {
     let mut files = Files::new(&sources);
     files.parse_first(&sources);
     let mut round = 0;
@@ -108,7 +120,8 @@ impl Files {
 
     /// Names that files which could not be read whole may declare.
     fn half_read(&self, sources: &SourceTree) -> FxHashSet<String> {
-        let broken = sources.files.iter().filter(|file| self.problems.iter().any(|problem| problem.path == file.path));
+        let broken =
+            sources.files.iter().filter(|file| self.problems.iter().any(|problem| problem.path == file.path));
         broken.flat_map(declared_words).map(str::to_owned).collect()
     }
 
@@ -123,7 +136,10 @@ impl Files {
             asked.bases.iter().any(|base| words.contains(base.as_str()))
                 || declared_words(file).iter().any(|word| asked.names.contains(*word))
                 || asked.functions.iter().any(|(name, holders)| {
-                    let held = |holder: &String| words.contains(holder.as_str()) || (holder.contains(' ') && text.contains(holder.as_str()));
+                    let held = |holder: &String| {
+                        words.contains(holder.as_str())
+                            || (holder.contains(' ') && text.contains(holder.as_str()))
+                    };
                     words.contains(name.as_str()) && holders.iter().any(held)
                 })
         };

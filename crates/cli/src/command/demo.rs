@@ -4,7 +4,6 @@ use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
 use include_dir::{Dir, DirEntry, include_dir};
-use std::io::Write as _;
 use std::path::Path;
 
 static APPS: Dir<'_> = include_dir!("$CARGO_MANIFEST_DIR/../../demo");

@@ -3,6 +3,7 @@ use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
 use fallow_lantern_core::rules::{RULES, nearest_rules};
+use std::io::Write as _;
 
 pub(super) fn run(args: &Rules) -> Result<Outcome, Failure> {
     let out = &mut anstream::stdout().lock();
@@ -11,7 +12,13 @@ pub(super) fn run(args: &Rules) -> Result<Outcome, Failure> {
         None => RULES.to_vec(),
         Some(name) => match RULES.iter().find(|rule| rule.name == name) {
             Some(rule) => vec![*rule],
-            None => return Err(Failure::Unknown { what: "rule", given: name.clone(), near: nearest_rules(name) }),
+            None => {
+                return Err(Failure::Unknown {
+                    what: "rule",
+                    given: name.clone(),
+                    near: nearest_rules(name),
+                });
+            }
         },
     };
     match (args.format, chosen.as_slice(), &args.rule) {
@@ -26,5 +33,3 @@ pub(super) fn run(args: &Rules) -> Result<Outcome, Failure> {
     }
     Ok(Outcome::Clean)
 }
-
-use std::io::Write as _;

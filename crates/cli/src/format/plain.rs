@@ -7,7 +7,8 @@ pub(crate) fn plain(text: &str) -> Cow<'_, str> {
     if !text.chars().any(is_hostile) {
         return Cow::Borrowed(text);
     }
-    let shown = text.chars().map(|c| if is_hostile(c) { c.escape_unicode().to_string() } else { c.to_string() });
+    let shown =
+        text.chars().map(|c| if is_hostile(c) { c.escape_unicode().to_string() } else { c.to_string() });
     Cow::Owned(shown.collect())
 }
 

@@ -3,15 +3,18 @@
 use super::plain;
 use crate::look::Look;
 use comfy_table::{ContentArrangement, Table};
-use fallow_lantern_core::model::{Argument, Call, CallStatus, Document, Parameter, Place, Route};
+use fallow_lantern_core::model::{Argument, Call, CallStatus, Document, Parameter, Place, Route, RouteKind};
 use std::io::{self, Write};
 
 /// An empty table with a head.
 pub(super) fn table(head: &[&str], look: Look) -> Table {
     let mut table = Table::new();
     table.load_style(comfy_table::presets::NOTHING);
-    table.set_content_arrangement(ContentArrangement::Dynamic);
-    table.set_width(u16::try_from(look.width).unwrap_or(100));
+    // A file or another program takes lines of any length.
+    if let Some(columns) = look.columns {
+        table.set_content_arrangement(ContentArrangement::Dynamic);
+        table.set_width(u16::try_from(columns).unwrap_or(u16::MAX));
+    }
     table.set_header(head.iter().map(|title| title.to_uppercase()));
     for column in table.column_iter_mut() {
         column.set_padding((0, 2));
@@ -32,12 +35,11 @@ pub(crate) fn routes(document: &Document, look: Look, out: &mut dyn Write) -> io
     if document.routes.is_empty() {
         return writeln!(out, "No routes found.");
     }
-    let mut rows = table(&["route", "kind", "shows", "takes", "opened", "declared at"], look);
+    let mut rows = table(&["route", "shows", "takes", "opened", "declared at"], look);
     for route in &document.routes {
         let opened = document.calls.iter().filter(|call| leads_to(call, route)).count();
         rows.add_row([
             route_name(route),
-            route.kind.to_string(),
             screen_name(document, route.screen.as_ref()),
             route.parameters.iter().map(parameter).collect::<Vec<_>>().join("\n"),
             ways(route, opened),
@@ -49,7 +51,9 @@ pub(crate) fn routes(document: &Document, look: Look, out: &mut dyn Write) -> io
 }
 
 fn route_name(route: &Route) -> String {
-    format!("{}{}", if route.start { "*" } else { "" }, plain(&route.name))
+    let start = if route.start { "*" } else { "" };
+    let kind = if route.kind == RouteKind::Screen { String::new() } else { format!(" ({})", route.kind) };
+    format!("{start}{}{kind}", plain(&route.name))
 }
 
 fn leads_to(call: &Call, route: &Route) -> bool {

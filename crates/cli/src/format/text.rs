@@ -1,8 +1,8 @@
 //! A scan for people: what is in here, where it starts, then the findings, worst first.
 
+use super::plain;
 use super::rules::fill;
 use super::tables::{screen_name, table, write_table};
-use super::plain;
 use crate::look::Look;
 use annotate_snippets::{AnnotationKind, Group, Level, Renderer, Snippet, renderer::DecorStyle};
 use fallow_lantern_core::Scan;
@@ -34,7 +34,9 @@ fn overview(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<
         count(totals.files, "file"),
         totals.parsed,
     )?;
-    for (status, what) in [(CallStatus::Dynamic, "decided at run time"), (CallStatus::External, "out of the app")] {
+    for (status, what) in
+        [(CallStatus::Dynamic, "decided at run time"), (CallStatus::External, "out of the app")]
+    {
         let number = totals.calls_by_status.get(&status).copied().unwrap_or_default();
         if number > 0 {
             writeln!(out, "{} {what}", count(number, "call"))?;
@@ -48,10 +50,21 @@ fn overview(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<
     for module in &document.modules {
         for (i, style) in module.styles.iter().enumerate() {
             let within = |at: &Place| owner(&document.modules, at) == Some(&module.path);
-            let routes = document.routes.iter().filter(|route| route.style == *style && within(&route.at)).count();
+            let routes =
+                document.routes.iter().filter(|route| route.style == *style && within(&route.at)).count();
             let calls = document.calls.iter().filter(|call| call.style == *style && within(&call.at)).count();
-            let (path, platform) = if i == 0 { (plain(&module.path).into_owned(), module.platform.as_str()) } else { (String::new(), "") };
-            rows.add_row([path, platform.to_owned(), style.to_string(), routes.to_string(), calls.to_string()]);
+            let (path, platform) = if i == 0 {
+                (plain(&module.path).into_owned(), module.platform.as_str())
+            } else {
+                (String::new(), "")
+            };
+            rows.add_row([
+                path,
+                platform.to_owned(),
+                style.to_string(),
+                routes.to_string(),
+                calls.to_string(),
+            ]);
         }
     }
     write_table(&rows, out)
@@ -60,7 +73,11 @@ fn overview(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<
 /// The module whose folder holds a place most closely.
 fn owner<'d>(modules: &'d [Module], at: &Place) -> Option<&'d String> {
     let holds = |module: &&Module| module.path == "." || at.file.starts_with(&format!("{}/", module.path));
-    modules.iter().filter(holds).map(|module| &module.path).max_by_key(|path| if *path == "." { 0 } else { path.len() })
+    modules
+        .iter()
+        .filter(holds)
+        .map(|module| &module.path)
+        .max_by_key(|path| if *path == "." { 0 } else { path.len() })
 }
 
 fn starts(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<()> {
@@ -69,8 +86,17 @@ fn starts(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<()
     let starts: Vec<String> = first
         .map(|route| match &route.parent {
             Some(parent) => {
-                let group = document.routes.iter().find(|other| other.id == *parent).map_or("", |other| other.name.as_str());
-                format!("{} ({}), first in {}", route.name, screen_name(document, route.screen.as_ref()), group)
+                let group = document
+                    .routes
+                    .iter()
+                    .find(|other| other.id == *parent)
+                    .map_or("", |other| other.name.as_str());
+                format!(
+                    "{} ({}), first in {}",
+                    route.name,
+                    screen_name(document, route.screen.as_ref()),
+                    group
+                )
             }
             None if route.name == screen_name(document, route.screen.as_ref()) => route.name.clone(),
             None => format!("{} ({})", route.name, screen_name(document, route.screen.as_ref())),
@@ -123,7 +149,10 @@ fn findings(scan: &Scan, look: Look, out: &mut dyn Write) -> io::Result<()> {
 fn counted(document: &Document) -> String {
     let of = |severity: &Severity| document.totals.findings.get(severity).copied().unwrap_or_default();
     let parts = [Severity::Error, Severity::Warning, Severity::Note];
-    let parts = parts.iter().filter(|severity| of(severity) > 0).map(|severity| count(of(severity), severity.as_str()));
+    let parts = parts
+        .iter()
+        .filter(|severity| of(severity) > 0)
+        .map(|severity| count(of(severity), severity.as_str()));
     parts.collect::<Vec<_>>().join(", ")
 }
 
@@ -134,7 +163,10 @@ fn write_finding(finding: &Finding, sources: &SourceTree, look: Look, out: &mut 
         Severity::Note => Level::NOTE,
     };
     let message = plain(&finding.message).into_owned();
-    let mut group: Group<'_> = level.primary_title(message).id(finding.rule.as_str()).elements([snippet(sources, &finding.at, None, AnnotationKind::Primary)].into_iter().flatten());
+    let mut group: Group<'_> = level
+        .primary_title(message)
+        .id(finding.rule.as_str())
+        .elements([snippet(sources, &finding.at, None, AnnotationKind::Primary)].into_iter().flatten());
     for related in finding.related.iter().take(3) {
         let text = plain(&related.message).into_owned();
         group = group.elements(snippet(sources, &related.at, Some(text), AnnotationKind::Context));
@@ -147,7 +179,11 @@ fn write_finding(finding: &Finding, sources: &SourceTree, look: Look, out: &mut 
     if let Some(rule) = rule {
         writeln!(out, "  {faint}why{faint:#}  {}", fill(rule.why, look.width.saturating_sub(7), "       "))?;
     }
-    writeln!(out, "  {faint}do{faint:#}   {}\n", fill(&plain(&finding.help), look.width.saturating_sub(7), "       "))
+    writeln!(
+        out,
+        "  {faint}do{faint:#}   {}\n",
+        fill(&plain(&finding.help), look.width.saturating_sub(7), "       ")
+    )
 }
 
 /// The first line of a place, marked.

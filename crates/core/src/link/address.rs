@@ -4,11 +4,11 @@ use crate::values::{Part, Shape};
 
 /// How a text fits a pattern.
 #[derive(Debug, Clone, PartialEq, Eq)]
-pub struct Fit {
+pub(super) struct Fit {
     /// The better, the more of the text is in the pattern's own words.
-    pub score: u32,
+    pub(super) score: u32,
     /// The pattern's placeholders that the text fills, with the expression put in, if there is one.
-    pub filled: Vec<(String, String, Option<String>)>,
+    pub(super) filled: Vec<(String, String, Option<String>)>,
 }
 
 /// A character of a text, or a hole in it.
@@ -20,8 +20,7 @@ enum Token {
 }
 
 /// Fits a text to a pattern with `{name}` placeholders. `None` if it cannot be meant.
-#[must_use]
-pub fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
+pub(super) fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
     let tokens = tokens(shape);
     let (path, query) = split_query(&tokens);
     let (pattern_path, pattern_query) = pattern.split_once('?').unwrap_or((pattern, ""));
@@ -44,7 +43,9 @@ pub fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
 fn tokens(shape: &Shape) -> Vec<Token> {
     let parts = shape.parts.iter().flat_map(|part| match part {
         Part::Text { text, .. } => text.chars().map(Token::Char).collect::<Vec<_>>(),
-        Part::Hole(hole) => vec![Token::Hole(hole.written.clone(), hole.ty.as_ref().map(ToString::to_string))],
+        Part::Hole(hole) => {
+            vec![Token::Hole(hole.written.clone(), hole.ty.as_ref().map(ToString::to_string))]
+        }
     });
     parts.collect()
 }
@@ -58,21 +59,32 @@ fn split_query(tokens: &[Token]) -> (Vec<Token>, Vec<Token>) {
 
 /// A pattern without a scheme is a web address of either scheme.
 fn without_web_scheme(path: &[Token]) -> &[Token] {
-    let text: String = path.iter().map_while(|t| if let Token::Char(c) = t { Some(*c) } else { None }).take(8).collect();
-    let length = ["https://", "http://"].iter().find(|scheme| text.starts_with(**scheme)).map_or(0, |scheme| scheme.len());
+    let text: String =
+        path.iter().map_while(|t| if let Token::Char(c) = t { Some(*c) } else { None }).take(8).collect();
+    let length = ["https://", "http://"]
+        .iter()
+        .find(|scheme| text.starts_with(**scheme))
+        .map_or(0, |scheme| scheme.len());
     &path[length..]
 }
 
 /// One segment: own words for own words are worth most, a hole for a placeholder next, words for a
 /// placeholder little, and a hole for own words nothing: it is only possible.
-fn segment_fit(segment: &[Token], wanted: &str, filled: &mut Vec<(String, String, Option<String>)>) -> Option<u32> {
+fn segment_fit(
+    segment: &[Token],
+    wanted: &str,
+    filled: &mut Vec<(String, String, Option<String>)>,
+) -> Option<u32> {
     let Some((before, rest)) = wanted.split_once('{') else {
         return plain_fit(segment, wanted);
     };
     let (name, after) = rest.split_once('}')?;
     let length = segment.len();
     let (head, tail) = (before.chars().count(), after.chars().count());
-    if length < head + tail || !matches_text(&segment[..head], before) || !matches_text(&segment[length - tail..], after) {
+    if length < head + tail
+        || !matches_text(&segment[..head], before)
+        || !matches_text(&segment[length - tail..], after)
+    {
         return None;
     }
     let inside = &segment[head..length - tail];
@@ -98,7 +110,8 @@ fn plain_fit(segment: &[Token], wanted: &str) -> Option<u32> {
 }
 
 fn matches_text(tokens: &[Token], text: &str) -> bool {
-    tokens.len() == text.chars().count() && tokens.iter().zip(text.chars()).all(|(token, c)| *token == Token::Char(c))
+    tokens.len() == text.chars().count()
+        && tokens.iter().zip(text.chars()).all(|(token, c)| *token == Token::Char(c))
 }
 
 fn text_of(tokens: &[Token]) -> String {
@@ -132,7 +145,12 @@ mod tests {
         let mut shape = Shape::text("", true);
         for (i, piece) in text.split("{}").enumerate() {
             if i > 0 {
-                shape.push(Shape::hole(Hole { written: "x".into(), ty: Some("Int".into()), parameter: None, escaped: false }));
+                shape.push(Shape::hole(Hole {
+                    written: "x".into(),
+                    ty: Some("Int".into()),
+                    parameter: None,
+                    escaped: false,
+                }));
             }
             shape.push(Shape::text(piece, true));
         }
@@ -141,7 +159,8 @@ mod tests {
 
     #[track_caller]
     fn filled(text: &str, pattern: &str) -> Option<Vec<String>> {
-        fit(&shape(text), pattern).map(|fit| fit.filled.into_iter().map(|(name, value, _)| format!("{name}={value}")).collect())
+        fit(&shape(text), pattern)
+            .map(|fit| fit.filled.into_iter().map(|(name, value, _)| format!("{name}={value}")).collect())
     }
 
     #[test]
@@ -156,7 +175,10 @@ mod tests {
     #[test]
     fn queries_are_optional_and_web_schemes_implied() {
         assert_eq!(filled("barn://find", "barn://find?tag={tag}"), Some(vec![]));
-        assert_eq!(filled("barn://find?tag={}", "barn://find?tag={tag}&page={page}"), Some(vec!["tag=x".into()]));
+        assert_eq!(
+            filled("barn://find?tag={}", "barn://find?tag={tag}&page={page}"),
+            Some(vec!["tag=x".into()])
+        );
         assert_eq!(filled("https://barn.example/a", "barn.example/{page}"), Some(vec!["page=a".into()]));
     }
 

@@ -7,34 +7,43 @@ use crate::recover::{Slot, TargetFact};
 /// Names what calls pass by position or in generated spelling, and what screens read of generated
 /// classes.
 pub(super) fn name(graph: &mut Graph<'_>) {
-    let named: Vec<Vec<Argument>> = graph.calls.iter().map(|call| {
-        let parameters = call.targets.first().map(|&target| {
-            let shown = if graph.routes[target].is_group() { graph.shown_by(target) } else { target };
-            parameters_of(graph, call.action, shown)
-        });
-        let parameters = parameters.unwrap_or_default();
-        let generated = matches!(call.fact.target, TargetFact::Generated { .. });
-        let own = call.fact.arguments.iter().filter_map(|fact| {
-            let name = match &fact.slot {
-                Slot::Position(position) => in_order(&parameters).get(*position)?.name.clone(),
-                Slot::Name(name) if generated => spelled(name, &parameters),
-                Slot::Name(name) => name.clone(),
-            };
-            Some(Argument { name, fact: fact.clone() })
-        });
-        own.collect()
-    }).collect();
+    let named: Vec<Vec<Argument>> = graph
+        .calls
+        .iter()
+        .map(|call| {
+            let parameters = call.targets.first().map(|&target| {
+                let shown = if graph.routes[target].is_group() { graph.shown_by(target) } else { target };
+                parameters_of(graph, call.action, shown)
+            });
+            let parameters = parameters.unwrap_or_default();
+            let generated = matches!(call.fact.target, TargetFact::Generated { .. });
+            let own = call.fact.arguments.iter().filter_map(|fact| {
+                let name = match &fact.slot {
+                    Slot::Position(position) => in_order(&parameters).get(*position)?.name.clone(),
+                    Slot::Name(name) if generated => spelled(name, &parameters),
+                    Slot::Name(name) => name.clone(),
+                };
+                Some(Argument { name, fact: fact.clone() })
+            });
+            own.collect()
+        })
+        .collect();
     for (call, arguments) in graph.calls.iter_mut().zip(named) {
         call.arguments.extend(arguments);
     }
-    let reads: Vec<String> = graph.reads.iter().map(|read| match &read.fact.generated {
-        Some(_) => {
-            let routes = read.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
-            let all: Vec<Parameter> = routes.flat_map(|&route| graph.routes[route].parameters.clone()).collect();
-            spelled(&read.fact.name, &all)
-        }
-        None => read.fact.name.clone(),
-    }).collect();
+    let reads: Vec<String> = graph
+        .reads
+        .iter()
+        .map(|read| match &read.fact.generated {
+            Some(_) => {
+                let routes = read.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
+                let all: Vec<Parameter> =
+                    routes.flat_map(|&route| graph.routes[route].parameters.clone()).collect();
+                spelled(&read.fact.name, &all)
+            }
+            None => read.fact.name.clone(),
+        })
+        .collect();
     for (read, name) in graph.reads.iter_mut().zip(reads) {
         read.name = name;
     }
@@ -66,12 +75,20 @@ fn spelled(generated: &str, parameters: &[Parameter]) -> String {
 /// Where a route declares nothing, what its screen takes out is what it takes.
 pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
     for route in 0..graph.routes.len() {
-        let Some(screen) = graph.routes[route].screen.filter(|_| graph.routes[route].declares_by_reads()) else { continue };
+        let Some(screen) = graph.routes[route].screen.filter(|_| graph.routes[route].declares_by_reads())
+        else {
+            continue;
+        };
         let mut parameters: Vec<Parameter> = Vec::new();
         for read in graph.reads_of(screen) {
             match parameters.iter_mut().find(|parameter| parameter.name == read.name) {
                 Some(known) => known.required |= read.fact.forced,
-                None => parameters.push(Route::extra(&read.name, read.fact.ty.clone(), read.fact.forced, read.fact.at)),
+                None => parameters.push(Route::extra(
+                    &read.name,
+                    read.fact.ty.clone(),
+                    read.fact.forced,
+                    read.fact.at,
+                )),
             }
         }
         graph.routes[route].parameters = parameters;

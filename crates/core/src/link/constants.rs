@@ -15,8 +15,11 @@ pub(super) fn add(used: &[UsedFact], graph: &mut Graph<'_>, values: Values<'_>) 
 
 fn mark_actions(used: &[UsedFact], graph: &mut Graph<'_>, values: Values<'_>) {
     let names: FxHashSet<&str> = used.iter().map(|fact| fact.name.as_str()).collect();
-    let words: Vec<String> =
-        graph.actions.iter().flat_map(|action| [action.fact.name.clone(), camel(&action.fact.name)]).collect();
+    let words: Vec<String> = graph
+        .actions
+        .iter()
+        .flat_map(|action| [action.fact.name.clone(), camel(&action.fact.name)])
+        .collect();
     let elsewhere = values.program().words_of_unparsed(&words);
     let generated: Vec<String> = graph
         .calls
@@ -66,18 +69,23 @@ fn add_constants(graph: &mut Graph<'_>, values: Values<'_>) {
         for id in tree.ids() {
             let at = Ref { file, id };
             let constant = match tree.kind(id) {
-                Kind::Variable(variable) => constant_of(at, &variable.name, variable.name_span, false, values),
+                Kind::Variable(variable) => {
+                    constant_of(at, &variable.name, variable.name_span, false, values)
+                }
                 Kind::Function(function) => constant_of(at, &function.name, function.name_span, true, values),
                 _ => None,
             };
             let Some(constant) = constant else { continue };
-            let addressed = schemes.iter().any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
+            let addressed = schemes
+                .iter()
+                .any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
             if addressed {
                 found.push(constant);
             }
         }
     }
-    let words: Vec<String> = found.iter().map(|c| c.name.rsplit('.').next().unwrap_or_default().to_owned()).collect();
+    let words: Vec<String> =
+        found.iter().map(|c| c.name.rsplit('.').next().unwrap_or_default().to_owned()).collect();
     let elsewhere = values.program().words_of_unparsed(&words);
     for (constant, word) in found.iter_mut().zip(words) {
         constant.used = elsewhere.contains(&word) || !values.program().uses_of_name(&word).is_empty();
@@ -86,7 +94,13 @@ fn add_constants(graph: &mut Graph<'_>, values: Values<'_>) {
 }
 
 /// A constant outside of any function, or a function that hands back route text.
-fn constant_of(at: Ref, name: &str, span: crate::model::Span, function: bool, values: Values<'_>) -> Option<Constant> {
+fn constant_of(
+    at: Ref,
+    name: &str,
+    span: crate::model::Span,
+    function: bool,
+    values: Values<'_>,
+) -> Option<Constant> {
     let class = values.enclosing_class(at);
     let holder = class.and_then(|class| values.class(class));
     if holder.is_some_and(|class| class.kind == ClassKind::Anonymous) || (!function && values.is_local(at)) {
@@ -97,7 +111,10 @@ fn constant_of(at: Ref, name: &str, span: crate::model::Span, function: bool, va
         return None;
     }
     let holder = holder.map(|class| match class.kind {
-        ClassKind::Companion => values.enclosing_class(class_ref(at, values)).and_then(|c| values.class(c)).map_or("", |c| c.name.as_str()),
+        ClassKind::Companion => values
+            .enclosing_class(class_ref(at, values))
+            .and_then(|c| values.class(c))
+            .map_or("", |c| c.name.as_str()),
         _ => class.name.as_str(),
     });
     let name = match holder {

@@ -3,7 +3,8 @@
 use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
 use super::owners::Owners;
 use crate::recover::{
-    ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows, TargetFact,
+    ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows,
+    TargetFact,
 };
 use crate::values::Values;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -59,7 +60,8 @@ pub(super) fn add(
 
 /// Containers of a resource name: several where build variants each have their own.
 fn named(graph: &Graph<'_>, resource: &str) -> Vec<usize> {
-    let found = graph.containers.iter().enumerate().filter(|(_, c)| c.fact.resource.as_deref() == Some(resource));
+    let found =
+        graph.containers.iter().enumerate().filter(|(_, c)| c.fact.resource.as_deref() == Some(resource));
     found.map(|(i, _)| i).collect()
 }
 
@@ -113,7 +115,8 @@ fn find_unhosted(graph: &mut Graph<'_>) {
         if only_broken.contains(&i) {
             graph.containers[i].broken = true;
         } else if container.parents.is_empty() && !container.hosted && container.fact.resource.is_some() {
-            let name = container.fact.name.clone().or_else(|| container.fact.resource.clone()).unwrap_or_default();
+            let name =
+                container.fact.name.clone().or_else(|| container.fact.resource.clone()).unwrap_or_default();
             let at = container.fact.key.0;
             graph.host_problems.push(HostProblem { what: Unwired::GraphWithoutHost(name), at });
             graph.containers[i].broken = true;
@@ -122,7 +125,12 @@ fn find_unhosted(graph: &mut Graph<'_>) {
 }
 
 /// Adds routes: what they show, what they stand in, which is first.
-pub(super) fn add_routes(facts: Vec<RouteFact>, calls: &[CallFact], graph: &mut Graph<'_>, values: Values<'_>) {
+pub(super) fn add_routes(
+    facts: Vec<RouteFact>,
+    calls: &[CallFact],
+    graph: &mut Graph<'_>,
+    values: Values<'_>,
+) {
     let by_key: FxHashMap<_, usize> =
         graph.containers.iter().enumerate().map(|(i, container)| (container.fact.key, i)).collect();
     let by_path: FxHashMap<String, usize> =
@@ -151,7 +159,9 @@ pub(super) fn add_routes(facts: Vec<RouteFact>, calls: &[CallFact], graph: &mut 
         };
         if let Shows::Class(path, _) = &fact.shows {
             let elsewhere = fact.only_if_opened && declared.contains(&format!("{} {path}", fact.style));
-            if (fact.only_if_opened || fact.container.is_none()) && (elsewhere || !seen.insert((fact.style, fact.at))) {
+            if (fact.only_if_opened || fact.container.is_none())
+                && (elsewhere || !seen.insert((fact.style, fact.at)))
+            {
                 continue;
             }
         }
@@ -193,7 +203,9 @@ fn undeclared_activities(
         let TargetFact::Class(class) = call.target else { continue };
         let path = values.program().path(class).to_owned();
         let Some(screen) = graph.screens.iter().find(|screen| screen.fact.class == class) else { continue };
-        if declared.contains(&format!("{} {path}", Style::ActivityIntent)) || found.iter().any(|f| f.at == screen.fact.at) {
+        if declared.contains(&format!("{} {path}", Style::ActivityIntent))
+            || found.iter().any(|f| f.at == screen.fact.at)
+        {
             continue;
         }
         found.push(RouteFact {
@@ -262,7 +274,8 @@ fn namespaces(values: Values<'_>) -> Vec<String> {
 
 /// Adds actions and where each leads, as seen from what it belongs to.
 pub(super) fn add_actions(facts: Vec<ActionFact>, graph: &mut Graph<'_>) {
-    let routes: FxHashMap<_, usize> = graph.routes.iter().enumerate().map(|(i, route)| (route.fact.at, i)).collect();
+    let routes: FxHashMap<_, usize> =
+        graph.routes.iter().enumerate().map(|(i, route)| (route.fact.at, i)).collect();
     let containers: FxHashMap<_, usize> =
         graph.containers.iter().enumerate().map(|(i, container)| (container.fact.key.0, i)).collect();
     for fact in facts {
@@ -287,7 +300,8 @@ pub(super) fn add_actions(facts: Vec<ActionFact>, graph: &mut Graph<'_>) {
 /// the nearest ones only. A container around it can be named too.
 pub(super) fn visible(graph: &Graph<'_>, name: &str, container: usize) -> Vec<usize> {
     for around in graph.around(container) {
-        let own = |route: &usize| graph.routes[*route].fact.name == name && graph.routes[*route].loses_to.is_none();
+        let own =
+            |route: &usize| graph.routes[*route].fact.name == name && graph.routes[*route].loses_to.is_none();
         let found: Vec<usize> = graph.routes_in(around).filter(own).collect();
         if !found.is_empty() {
             return found;
@@ -295,4 +309,3 @@ pub(super) fn visible(graph: &Graph<'_>, name: &str, container: usize) -> Vec<us
     }
     Vec::new()
 }
-

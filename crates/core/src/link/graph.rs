@@ -279,7 +279,11 @@ impl<'p> Graph<'p> {
 
     /// The routes directly in a container, groups of included containers among them.
     pub fn routes_in(&self, container: usize) -> impl Iterator<Item = usize> + '_ {
-        self.routes.iter().enumerate().filter(move |(_, route)| self.stands_in(route, container)).map(|(i, _)| i)
+        self.routes
+            .iter()
+            .enumerate()
+            .filter(move |(_, route)| self.stands_in(route, container))
+            .map(|(i, _)| i)
     }
 
     fn stands_in(&self, route: &Route, container: usize) -> bool {
@@ -351,9 +355,11 @@ impl<'p> Graph<'p> {
     pub fn is_called_from_outside(&self, route: usize, container: usize) -> bool {
         self.calls_to(route).any(|call| {
             call.screens.is_empty()
-                || call.screens.iter().flat_map(|&screen| &self.screens[screen].routes).any(|&from| {
-                    self.routes[from].container.is_none_or(|c| !self.is_within(c, container))
-                })
+                || call
+                    .screens
+                    .iter()
+                    .flat_map(|&screen| &self.screens[screen].routes)
+                    .any(|&from| self.routes[from].container.is_none_or(|c| !self.is_within(c, container)))
         })
     }
 
@@ -365,7 +371,8 @@ impl<'p> Graph<'p> {
     /// Routes that a screen's calls and hosts open.
     #[must_use]
     pub fn opened_by(&self, screen: usize) -> Vec<usize> {
-        let hosted = self.screens[screen].hosts.iter().filter_map(|&container| self.containers[container].start);
+        let hosted =
+            self.screens[screen].hosts.iter().filter_map(|&container| self.containers[container].start);
         let calls = self.calls.iter().filter(|call| call.screens.contains(&screen));
         hosted.chain(calls.flat_map(|call| call.targets.iter().copied())).collect()
     }
@@ -478,6 +485,14 @@ impl Route {
 
     /// A parameter made from a read.
     pub(super) fn extra(name: &str, ty: Option<String>, required: bool, at: At) -> Parameter {
-        ParameterFact { name: name.to_owned(), ty, required, nullable: !required, default: None, via: Via::Extra, at }
+        ParameterFact {
+            name: name.to_owned(),
+            ty,
+            required,
+            nullable: !required,
+            default: None,
+            via: Via::Extra,
+            at,
+        }
     }
 }

@@ -41,7 +41,8 @@ pub(super) fn calls(menus: Menus, owners: &Owners<'_>, graph: &mut Graph<'_>) ->
             if !targets.is_empty() {
                 calls.push(call(item, &tied, targets));
             } else if tied.strict && !handled.contains(&item.id.as_str()) {
-                let names = graph.routes.iter().filter(|r| r.container.is_some()).map(|r| r.fact.name.as_str());
+                let names =
+                    graph.routes.iter().filter(|r| r.container.is_some()).map(|r| r.fact.name.as_str());
                 let what = Unwired::EntryWithoutRoute(item.id.clone(), nearest(&item.id, names));
                 if !graph.host_problems.iter().any(|problem| problem.at == item.id_at) {
                     graph.host_problems.push(HostProblem { what, at: item.id_at });
@@ -58,7 +59,13 @@ fn tied<'m>(menus: &'m Menus, owners: &Owners<'_>, graph: &Graph<'_>) -> Vec<Tie
         let screens = owners.of(setup.site);
         if let Some(name) = &setup.menu {
             let menu = menus.menus.iter().filter(|menu| menu.name == *name);
-            found.extend(menu.map(|menu| Tied { menu, verb: Verb::Open, screens: screens.clone(), setup, strict: false }));
+            found.extend(menu.map(|menu| Tied {
+                menu,
+                verb: Verb::Open,
+                screens: screens.clone(),
+                setup,
+                strict: false,
+            }));
             continue;
         }
         for view in &menus.views {
@@ -70,7 +77,13 @@ fn tied<'m>(menus: &'m Menus, owners: &Owners<'_>, graph: &Graph<'_>) -> Vec<Tie
             };
             if !on.is_empty() && meant {
                 let menu = menus.menus.iter().filter(|menu| menu.name == view.menu);
-                found.extend(menu.map(|menu| Tied { menu, verb: view.verb, screens: on.clone(), setup, strict: true }));
+                found.extend(menu.map(|menu| Tied {
+                    menu,
+                    verb: view.verb,
+                    screens: on.clone(),
+                    setup,
+                    strict: true,
+                }));
             }
         }
     }
@@ -90,7 +103,8 @@ fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<usize> {
         let standing = graph.screens[screen].routes.iter().filter_map(|&route| graph.routes[route].container);
         roots.extend(standing.flat_map(|c| graph.roots(c)));
     }
-    let within = |container: usize| roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c));
+    let within =
+        |container: usize| roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c));
     (0..graph.routes.len())
         .filter(|&i| {
             let route = &graph.routes[i];

@@ -14,16 +14,18 @@ mod reach;
 mod screens;
 mod targets;
 
-pub(crate) use arguments::parameters_of;
-pub(crate) use graph::{Call, Constant, Graph, ResultSideLinked, Route, Screen, Unwired, nearest};
-pub(crate) use reach::from as reachable_from;
+pub use graph::{
+    Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Parameter, Read, ResultSideLinked,
+    Route, Screen, Unwired, nearest,
+};
+pub(crate) use {arguments::parameters_of, reach::from as reachable_from};
 
 use crate::recover::Facts;
 use crate::values::Values;
 
 /// Links the facts of all files.
 #[must_use]
-pub(crate) fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
+pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     let mut graph = Graph::new(values.program().sources());
     let Facts {
         screens,

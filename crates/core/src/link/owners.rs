@@ -79,7 +79,9 @@ impl<'p> Owners<'p> {
         for id in tree.ancestors(site.id) {
             match tree.kind(id) {
                 Kind::Function(function) if function.is("static") => return None,
-                Kind::Class(class) if matches!(class.kind, ClassKind::Companion | ClassKind::Object) => return None,
+                Kind::Class(class) if matches!(class.kind, ClassKind::Companion | ClassKind::Object) => {
+                    return None;
+                }
                 Kind::Class(_) => {
                     let class = Ref { file: site.file, id };
                     if self.by_class.contains_key(&class) || self.below.contains_key(&class) {
@@ -139,7 +141,13 @@ impl<'p> Owners<'p> {
         function
     }
 
-    fn collect_users(&self, function: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
+    fn collect_users(
+        &self,
+        function: Ref,
+        seen: &mut FxHashSet<Ref>,
+        depth: usize,
+        found: &mut FxHashSet<usize>,
+    ) {
         if !seen.insert(function) {
             return;
         }
@@ -152,11 +160,10 @@ impl<'p> Owners<'p> {
             self.collect(used, seen, depth + 1, &mut own);
         }
         let declared = self.values.tree(function).function(function.id);
-        let called_by_platform = own.is_empty() || declared.is_some_and(|f| f.is("override") || f.is("Override"));
-        if called_by_platform {
-            if let Some(class) = self.values.enclosing_named_class(function) {
-                self.collect_class_users(class, seen, depth, &mut own);
-            }
+        let called_by_platform =
+            own.is_empty() || declared.is_some_and(|f| f.is("override") || f.is("Override"));
+        if called_by_platform && let Some(class) = self.values.enclosing_named_class(function) {
+            self.collect_class_users(class, seen, depth, &mut own);
         }
         if depth == 0 {
             self.known.borrow_mut().insert(function, own.iter().copied().collect());
@@ -165,7 +172,13 @@ impl<'p> Owners<'p> {
     }
 
     /// Who makes or holds an object of a class.
-    fn collect_class_users(&self, class: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
+    fn collect_class_users(
+        &self,
+        class: Ref,
+        seen: &mut FxHashSet<Ref>,
+        depth: usize,
+        found: &mut FxHashSet<usize>,
+    ) {
         if !seen.insert(class) {
             return;
         }
@@ -174,7 +187,8 @@ impl<'p> Owners<'p> {
         let made = program.calls_named(&declared.name).iter();
         let typed = program.typed(&declared.name).iter();
         for &at in made.chain(typed) {
-            let inside = at.file == class.file && self.values.tree(at).span(class.id).holds(self.values.tree(at).span(at.id));
+            let inside = at.file == class.file
+                && self.values.tree(at).span(class.id).holds(self.values.tree(at).span(at.id));
             if !inside && self.means(at, class, &declared.name) {
                 self.collect(at, seen, depth + 1, found);
             }
@@ -196,10 +210,11 @@ impl<'p> Owners<'p> {
 fn calls_super(tree: &crate::syntax::Tree, body: crate::syntax::Id, name: &str) -> bool {
     let mut todo = vec![body];
     while let Some(id) = todo.pop() {
-        if let Kind::Member(member) = tree.kind(id) {
-            if member.name == name && matches!(tree.kind(member.of), Kind::Super) {
-                return true;
-            }
+        if let Kind::Member(member) = tree.kind(id)
+            && member.name == name
+            && matches!(tree.kind(member.of), Kind::Super)
+        {
+            return true;
         }
         todo.extend(tree.kind(id).children());
     }

@@ -39,10 +39,13 @@ pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<usize>) -> Vec<usize> {
 
 /// The routes that one step leads to.
 fn next(graph: &Graph<'_>, route: usize) -> Vec<usize> {
-    let mut found: Vec<usize> = graph.routes[route].group.and_then(|group| graph.containers[group].start).into_iter().collect();
+    let mut found: Vec<usize> =
+        graph.routes[route].group.and_then(|group| graph.containers[group].start).into_iter().collect();
     let Some(screen) = graph.routes[route].screen else { return found };
     // The same screen under another route is the same place to call from.
-    found.extend(graph.screens[screen].hosts.iter().filter_map(|&container| graph.containers[container].start));
+    found.extend(
+        graph.screens[screen].hosts.iter().filter_map(|&container| graph.containers[container].start),
+    );
     let calls = graph.calls.iter().filter(|call| call.screens.contains(&screen));
     let forward = calls.filter(|call| call.goes_forward() || !matches!(call.fact.target, TargetFact::None));
     found.extend(forward.flat_map(|call| call.targets.iter().copied()));

@@ -28,13 +28,26 @@ pub(super) fn add(mut facts: Vec<ScreenFact>, includes: &[(String, String)], gra
                 }
                 next += 1;
             }
-            Screen { fact, layouts, hosts: Vec::new(), routes: Vec::new(), made: false, derived: false, whole_bag: false }
+            Screen {
+                fact,
+                layouts,
+                hosts: Vec::new(),
+                routes: Vec::new(),
+                made: false,
+                derived: false,
+                whole_bag: false,
+            }
         })
         .collect();
 }
 
 /// Adds reads and results under the screens they belong to.
-pub(super) fn add_reads(reads: Vec<ReadFact>, results: Vec<ResultSideFact>, owners: &Owners<'_>, graph: &mut Graph<'_>) {
+pub(super) fn add_reads(
+    reads: Vec<ReadFact>,
+    results: Vec<ResultSideFact>,
+    owners: &Owners<'_>,
+    graph: &mut Graph<'_>,
+) {
     for fact in reads {
         let screens = owners.of_read(&fact);
         let name = fact.name.clone();
@@ -94,9 +107,7 @@ fn is_made(class: Ref, values: Values<'_>) -> bool {
     if factories.into_iter().any(|factory| values.uses(factory).into_iter().any(outside)) {
         return true;
     }
-    let literal = |at: &Ref| {
-        matches!(values.kind(*at), crate::syntax::Kind::ClassOf(ty) if values.class_named(*at, &ty.name) == Some(class))
-    };
+    let literal = |at: &Ref| matches!(values.kind(*at), crate::syntax::Kind::ClassOf(ty) if values.class_named(*at, &ty.name) == Some(class));
     let argument = |at: &Ref| {
         let types = values.tree(*at).call(at.id).map(|call| call.types.as_slice()).unwrap_or_default();
         types.iter().any(|ty| values.class_named(*at, &ty.name) == Some(class))

@@ -8,7 +8,8 @@ use crate::recover::{ArgumentFact, CallFact, Slot, TargetFact};
 use crate::values::{Ref, Shape};
 
 /// Addresses that every device can open.
-const OUTSIDE: &[&str] = &["http", "https", "mailto", "tel", "sms", "smsto", "geo", "market", "content", "file"];
+const OUTSIDE: &[&str] =
+    &["http", "https", "mailto", "tel", "sms", "smsto", "geo", "market", "content", "file"];
 
 /// What resolving comes to.
 struct Resolved {
@@ -22,7 +23,14 @@ struct Resolved {
 
 impl Resolved {
     fn status(status: CallStatus) -> Self {
-        Self { targets: Vec::new(), status, action: None, out_of_scope: None, unknown: None, filled: Vec::new() }
+        Self {
+            targets: Vec::new(),
+            status,
+            action: None,
+            out_of_scope: None,
+            unknown: None,
+            filled: Vec::new(),
+        }
     }
 
     fn to(targets: Vec<usize>) -> Self {
@@ -108,7 +116,8 @@ impl View {
         let routes = screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
         let standing: Vec<usize> = routes.filter(|&route| graph.routes[route].container.is_some()).collect();
         let containers = standing.iter().filter_map(|&route| graph.routes[route].container).collect();
-        let mut hosted: Vec<usize> = screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
+        let mut hosted: Vec<usize> =
+            screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
         if let Some(id) = &fact.host {
             // A host that is named decides, wherever the call is.
             let hosts = graph.hosts.iter().filter(|host| host.fact.id.as_ref() == Some(id));
@@ -140,21 +149,26 @@ fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
         }
     }
     let all: Vec<usize> = (0..graph.routes.len())
-        .filter(|&route| graph.routes[route].fact.name == name && graph.routes[route].container.or(graph.routes[route].group).is_some())
+        .filter(|&route| {
+            graph.routes[route].fact.name == name
+                && graph.routes[route].container.or(graph.routes[route].group).is_some()
+        })
         .filter(|&route| graph.routes[route].loses_to.is_none())
         .collect();
     if all.is_empty() {
         return Resolved::undeclared(name);
     }
     let place = |route: usize| graph.routes[route].container.or(graph.routes[route].group);
-    let hosted: Vec<usize> = all.iter().copied().filter(|&r| place(r).is_some_and(|c| view.is_hosted(c, graph))).collect();
+    let hosted: Vec<usize> =
+        all.iter().copied().filter(|&r| place(r).is_some_and(|c| view.is_hosted(c, graph))).collect();
     if !hosted.is_empty() {
         return Resolved::to(hosted);
     }
-    let out_of_scope = (!view.is_blank()).then(|| match place(all[0]).and_then(|c| graph.containers[c].fact.name.clone()) {
-        Some(inside) => format!("it stands in `{inside}`, which is not around this screen"),
-        None => "it stands in a graph that is not around this screen".to_owned(),
-    });
+    let out_of_scope =
+        (!view.is_blank()).then(|| match place(all[0]).and_then(|c| graph.containers[c].fact.name.clone()) {
+            Some(inside) => format!("it stands in `{inside}`, which is not around this screen"),
+            None => "it stands in a graph that is not around this screen".to_owned(),
+        });
     Resolved { out_of_scope, ..Resolved::to(all) }
 }
 
@@ -168,7 +182,9 @@ fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> 
         let action = &graph.actions[action];
         match action.route {
             Some(route) => view.standing.contains(&route),
-            None => action.container.is_some_and(|own| view.containers.iter().any(|&c| graph.is_within(c, own))),
+            None => {
+                action.container.is_some_and(|own| view.containers.iter().any(|&c| graph.is_within(c, own)))
+            }
         }
     };
     let hosted = |&action: &usize| graph.actions[action].container.is_some_and(|c| view.is_hosted(c, graph));
@@ -181,8 +197,11 @@ fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> 
     });
     if targets.is_empty() {
         let fact = &graph.actions[action].fact;
-        let Some(wanted) = fact.destination.as_ref().map(|(name, _)| name) else { return Resolved::to(Vec::new()) };
-        let elsewhere: Vec<usize> = (0..graph.routes.len()).filter(|&r| graph.routes[r].fact.name == *wanted).collect();
+        let Some(wanted) = fact.destination.as_ref().map(|(name, _)| name) else {
+            return Resolved::to(Vec::new());
+        };
+        let elsewhere: Vec<usize> =
+            (0..graph.routes.len()).filter(|&r| graph.routes[r].fact.name == *wanted).collect();
         let lost = if elsewhere.is_empty() {
             Resolved::undeclared(wanted)
         } else {
@@ -201,13 +220,16 @@ fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> R
     let found = matching(graph, |action| {
         let named = match action.route {
             Some(route) => shows(graph, route, owner),
-            None => action.container.is_some_and(|c| graph.containers[c].fact.name.as_deref().is_some_and(|n| same(n, owner))),
+            None => action
+                .container
+                .is_some_and(|c| graph.containers[c].fact.name.as_deref().is_some_and(|n| same(n, owner))),
         };
         // A destination's directions know the global actions of the graphs around it as well.
         let inherited = action.route.is_none()
             && action.container.is_some_and(|own| {
                 (0..graph.routes.len()).any(|route| {
-                    shows(graph, route, owner) && graph.routes[route].container.is_some_and(|c| graph.is_within(c, own))
+                    shows(graph, route, owner)
+                        && graph.routes[route].container.is_some_and(|c| graph.is_within(c, own))
                 })
             });
         (named || inherited) && same(&action.fact.name, method)
@@ -243,7 +265,12 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
     }
     let mut found: Vec<(u32, usize, Vec<_>)> = Vec::new();
     for (i, route) in graph.routes.iter().enumerate() {
-        let best = route.fact.deep_links.iter().filter_map(|(pattern, _)| fit(shape, pattern)).max_by_key(|fit| fit.score);
+        let best = route
+            .fact
+            .deep_links
+            .iter()
+            .filter_map(|(pattern, _)| fit(shape, pattern))
+            .max_by_key(|fit| fit.score);
         if let Some(fit) = best {
             found.push((fit.score, i, fit.filled));
         }
@@ -255,9 +282,11 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
     }
     let scheme = value.split("://").next().unwrap_or_default();
     let outside = OUTSIDE.contains(&scheme) || OUTSIDE.iter().any(|s| value.starts_with(&format!("{s}:")));
-    let own = graph.routes.iter().flat_map(|route| &route.fact.deep_links).any(|(pattern, _)| {
-        pattern.split("://").next() == Some(scheme) && !OUTSIDE.contains(&scheme)
-    });
+    let own = graph
+        .routes
+        .iter()
+        .flat_map(|route| &route.fact.deep_links)
+        .any(|(pattern, _)| pattern.split("://").next() == Some(scheme) && !OUTSIDE.contains(&scheme));
     // A graph's controller opens nothing but its own routes; an intent may open any app.
     if outside || (fact.style == Style::ActivityIntent && !own) {
         return Resolved::status(CallStatus::External);

@@ -6,9 +6,7 @@ mod words;
 
 pub use place::{Place, Span};
 pub use scan::{
-    Argument, Call, Document, Finding, Module, Parameter, Read, Related, ResultFact, Route, Screen,
-    Skipped, StyleTotals, Target, Totals,
+    Argument, Call, Document, Finding, Module, Parameter, Read, Related, ResultFact, Route, Screen, Skipped,
+    StyleTotals, Target, Totals,
 };
-pub use words::{
-    CallStatus, Form, Platform, ResultSide, RouteKind, ScreenKind, Severity, Style, Verb, Via,
-};
+pub use words::{CallStatus, Form, Platform, ResultSide, RouteKind, ScreenKind, Severity, Style, Verb, Via};

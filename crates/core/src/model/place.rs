@@ -26,9 +26,7 @@ impl Span {
 }
 
 /// A place in the scanned source: 1-based lines, 1-based columns in characters.
-#[derive(
-    Debug, Clone, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize, JsonSchema,
-)]
+#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord, Hash, Serialize, Deserialize, JsonSchema)]
 pub struct Place {
     /// Path from the scanned root, with `/`.
     pub file: String,

@@ -224,8 +224,6 @@ pub struct IncludeFact {
     pub into: ContainerKey,
     /// The inner one's resource name.
     pub resource: String,
-    /// Where.
-    pub at: At,
 }
 
 /// What an action belongs to.

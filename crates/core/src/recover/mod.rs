@@ -9,9 +9,10 @@ mod android;
 mod facts;
 
 pub use facts::{
-    ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact, IncludeFact,
-    InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Owner, ParameterFact,
-    ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Slot, StartFact, TargetFact, UsedFact,
+    ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact,
+    IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep,
+    Owner, ParameterFact, ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Slot, StartFact,
+    TargetFact, UsedFact,
 };
 
 use crate::model::Style;
@@ -21,7 +22,7 @@ use crate::values::Values;
 /// A style's recoverer, and the words without which a file holds nothing of it.
 #[derive(Debug)]
 pub struct StyleRecoverer {
-    /// The style it recovers.
+    /// The style it recovers; `None` for what several styles of a platform share.
     pub style: Option<Style>,
     /// A code file that holds none of these has nothing to recover. Markup is always read.
     pub words: &'static [&'static str],
@@ -52,5 +53,17 @@ fn resource(file: u32, values: &Values<'_>) -> Option<Resource> {
     match values.program().source(file).language {
         Language::Xml(resource) => Some(resource),
         _ => None,
+    }
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn every_style_has_its_recoverer() {
+        let mut styles: Vec<Style> = STYLES.iter().filter_map(|recoverer| recoverer.style).collect();
+        styles.sort();
+        assert_eq!(styles, Style::ALL);
     }
 }

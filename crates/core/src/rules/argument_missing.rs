@@ -28,8 +28,12 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         for parameter in parameters_of(graph, action, shown) {
             let passed = call.arguments.iter().any(|argument| argument.name == parameter.name);
             if parameter.required && !passed {
-                let message = format!("`{}` needs `{}`, and this call does not pass it", route.fact.name, parameter.name);
-                let report = Report::new(call.fact.at, &format!("{}.{}", route.fact.name, parameter.name), message);
+                let message = format!(
+                    "`{}` needs `{}`, and this call does not pass it",
+                    route.fact.name, parameter.name
+                );
+                let report =
+                    Report::new(call.fact.at, &format!("{}.{}", route.fact.name, parameter.name), message);
                 sink.push(report.related(format!("`{}` is declared here", parameter.name), parameter.at));
             }
         }

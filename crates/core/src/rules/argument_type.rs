@@ -27,9 +27,12 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 continue;
             }
             let message = format!("`{}` is declared as {declared}, and a {passed} is passed", argument.name);
-            let report = Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message);
+            let report =
+                Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message);
             sink.push(
-                report.related("the call is here", call.fact.at).related(format!("`{}` is declared here", argument.name), parameter.at),
+                report
+                    .related("the call is here", call.fact.at)
+                    .related(format!("`{}` is declared here", argument.name), parameter.at),
             );
         }
     }
@@ -46,7 +49,8 @@ fn reads(graph: &Graph<'_>, sink: &mut Sink) {
             .filter_map(|&route| graph.routes[route].parameter(&read.name))
             .collect();
         let Some(first) = declared.first() else { continue };
-        if declared.iter().all(|parameter| parameter.ty.as_ref().is_some_and(|declared| differ(ty, declared))) {
+        if declared.iter().all(|parameter| parameter.ty.as_ref().is_some_and(|declared| differ(ty, declared)))
+        {
             let written = first.ty.clone().unwrap_or_default();
             let message = format!("`{}` is declared as {written}, and taken out as {ty}", read.name);
             let report = Report::new(read.fact.at, &read.name, message);

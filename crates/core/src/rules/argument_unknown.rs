@@ -29,12 +29,16 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             }
             let near = nearest(&argument.name, route.parameters.iter().map(|p| p.name.as_str()));
             let message = format!("`{}` declares no `{}`", route.fact.name, argument.name);
-            let report = Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message)
-                .related("the call is here", call.fact.at)
-                .related(format!("`{}` is declared here", route.fact.name), route.fact.at);
+            let report =
+                Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message)
+                    .related("the call is here", call.fact.at)
+                    .related(format!("`{}` is declared here", route.fact.name), route.fact.at);
             sink.push(match near.is_empty() {
                 true => report,
-                false => report.help(format!("Did you mean {}? Use the declared name, or declare the argument.", listed(&near))),
+                false => report.help(format!(
+                    "Did you mean {}? Use the declared name, or declare the argument.",
+                    listed(&near)
+                )),
             });
         }
     }

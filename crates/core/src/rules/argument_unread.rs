@@ -24,7 +24,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         for parameter in route.parameters.iter().filter(|p| !is_read(graph, screen, &p.name)) {
             let name = graph.screen_name(screen);
             let message = format!("`{name}` never reads `{}`", parameter.name);
-            let report = Report::new(parameter.at, &format!("{}.{}", route.fact.name, parameter.name), message);
+            let report =
+                Report::new(parameter.at, &format!("{}.{}", route.fact.name, parameter.name), message);
             sink.push(report.related(format!("`{name}` is here"), graph.screens[screen].fact.at));
         }
     }
@@ -42,8 +43,14 @@ fn extras(graph: &Graph<'_>, sink: &mut Sink) {
         }
         for argument in call.arguments.iter().filter(|argument| !is_read(graph, screen, &argument.name)) {
             let message = format!("`{}` never reads `{}`", graph.screen_name(screen), argument.name);
-            let report = Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message);
-            sink.push(report.related(format!("`{}` is here", graph.screen_name(screen)), graph.screens[screen].fact.at));
+            let report =
+                Report::new(argument.fact.at, &format!("{}.{}", route.fact.name, argument.name), message);
+            sink.push(
+                report.related(
+                    format!("`{}` is here", graph.screen_name(screen)),
+                    graph.screens[screen].fact.at,
+                ),
+            );
         }
     }
 }

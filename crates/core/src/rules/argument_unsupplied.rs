@@ -17,23 +17,33 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for read in graph.reads.iter().filter(|read| read.fact.generated.is_none() && !read.fact.from_outside) {
-        let routes: Vec<usize> = read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
-        let relevant: Vec<usize> =
-            routes.into_iter().filter(|&route| (read.fact.via == Via::Extra) == graph.routes[route].takes_extras()).collect();
+        let routes: Vec<usize> =
+            read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
+        let relevant: Vec<usize> = routes
+            .into_iter()
+            .filter(|&route| (read.fact.via == Via::Extra) == graph.routes[route].takes_extras())
+            .collect();
         if relevant.is_empty() || relevant.iter().any(|&route| may_supply(graph, route, &read.name)) {
             continue;
         }
         let passed = relevant.iter().flat_map(|&route| {
-            let declared = graph.routes[route].parameters.iter().filter(move |_| !graph.routes[route].declares_by_reads());
+            let declared = graph.routes[route]
+                .parameters
+                .iter()
+                .filter(move |_| !graph.routes[route].declares_by_reads());
             let declared = declared.map(|parameter| parameter.name.as_str());
-            let passed = graph.calls_to(route).flat_map(|call| &call.arguments).map(|argument| argument.name.as_str());
+            let passed =
+                graph.calls_to(route).flat_map(|call| &call.arguments).map(|argument| argument.name.as_str());
             declared.chain(passed)
         });
         let near = nearest(&read.name, passed);
         let message = format!("nothing passes `{}` to this screen", read.name);
         let mut report = Report::new(read.fact.at, &read.name, message);
         for &route in &relevant {
-            report = report.related(format!("`{}` is declared here", graph.routes[route].fact.name), graph.routes[route].fact.at);
+            report = report.related(
+                format!("`{}` is declared here", graph.routes[route].fact.name),
+                graph.routes[route].fact.at,
+            );
         }
         sink.push(match near.is_empty() {
             true => report,
@@ -48,7 +58,8 @@ fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let declared = !fact.declares_by_reads() && fact.parameter(name).is_some();
     let linked = fact.fact.deep_links.iter().any(|(pattern, _)| pattern.contains(&format!("{{{name}}}")));
     let by_call = graph.calls.iter().any(|call| {
-        let leads_here = call.targets.iter().any(|&target| target == route || graph.shown_by(target) == route);
+        let leads_here =
+            call.targets.iter().any(|&target| target == route || graph.shown_by(target) == route);
         leads_here && (call.fact.open || call.arguments.iter().any(|argument| argument.name == name))
     });
     // What others open may bring anything.

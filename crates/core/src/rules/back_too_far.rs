@@ -23,11 +23,12 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let shortest = routes.filter_map(|&route| depths[route].map(|depth| (depth, route))).min();
         let Some((depth, route)) = shortest.filter(|(depth, _)| call.fact.steps > *depth) else { continue };
         let name = &graph.routes[route].fact.name;
-        let message = format!(
-            "{} steps back, and `{name}` can be reached in {depth} from the start",
-            call.fact.steps
+        let message =
+            format!("{} steps back, and `{name}` can be reached in {depth} from the start", call.fact.steps);
+        sink.push(
+            Report::new(call.fact.at, name, message)
+                .related(format!("`{name}` is declared here"), graph.routes[route].fact.at),
         );
-        sink.push(Report::new(call.fact.at, name, message).related(format!("`{name}` is declared here"), graph.routes[route].fact.at));
     }
 }
 

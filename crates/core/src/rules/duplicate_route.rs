@@ -21,7 +21,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let winner = &graph.routes[winner];
         let name = &route.fact.name;
         let message = format!("`{name}` is declared twice in one graph; this one replaces the earlier");
-        sink.push(Report::new(winner.fact.at, name, message).related("the earlier one, never shown", route.fact.at));
+        sink.push(
+            Report::new(winner.fact.at, name, message).related("the earlier one, never shown", route.fact.at),
+        );
     }
 }
 

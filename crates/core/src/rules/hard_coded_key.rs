@@ -27,7 +27,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 && other.fact.key.as_ref() == Some(key)
         });
         if let Some(receive) = receive.filter(|_| seen.insert((send.fact.channel, key))) {
-            let message = format!("the result key `{key}` is a literal where it is sent and where it is received");
+            let message =
+                format!("the result key `{key}` is a literal where it is sent and where it is received");
             sink.push(Report::new(send.fact.at, key, message).related("received here", receive.fact.at));
         }
     }
@@ -49,7 +50,9 @@ fn arguments(graph: &Graph<'_>, sink: &mut Sink) {
                     argument.name,
                     graph.screen_name(screen)
                 );
-                sink.push(Report::new(argument.fact.at, &argument.name, message).related("read here", read.fact.at));
+                sink.push(
+                    Report::new(argument.fact.at, &argument.name, message).related("read here", read.fact.at),
+                );
             }
         }
     }

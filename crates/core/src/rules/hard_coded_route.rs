@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::link::{Constant, Graph};
+use crate::link::{Call, Constant, Graph};
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
@@ -18,14 +18,20 @@ pub(super) static RULE: Rule = Rule {
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for call in &graph.calls {
         let Some(literal) = &call.fact.literal else { continue };
-        if call.status == crate::model::CallStatus::External || call.unknown.is_some() || !call.goes_forward() {
+        if call.status == crate::model::CallStatus::External || call.unknown.is_some() || !call.goes_forward()
+        {
             continue;
         }
         let same = graph.calls.iter().filter(|other| {
-            other.fact.at != call.fact.at && other.fact.literal.as_ref().is_some_and(|l| l.text == literal.text)
+            other.fact.at != call.fact.at
+                && other.fact.literal.as_ref().is_some_and(|l| l.text == literal.text)
         });
         let others: Vec<_> = same.map(|other| other.fact.at).collect();
-        let held = graph.constants.iter().find(|constant| holds(constant, &literal.text));
+        let held = graph
+            .constants
+            .iter()
+            .find(|constant| constant.value == literal.text)
+            .or_else(|| graph.constants.iter().find(|constant| builds(constant, call, graph)));
         let mut message = format!("the route `{}` is written in place", literal.text);
         if !others.is_empty() {
             let places = if others.len() == 1 { "place" } else { "places" };
@@ -36,8 +42,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if let Some(constant) = held {
             let what = if constant.function { "builds" } else { "holds" };
             report = report
-                .help(format!("`{}` already {what} it: use that.", constant.name))
-                .related(format!("`{}` {what} the same", constant.name), constant.at);
+                .help(format!("`{}` already {what} this address: use that.", constant.name))
+                .related(format!("`{}` {what} this address", constant.name), constant.at);
         }
         for at in others {
             report = report.related("written here as well", at);
@@ -46,8 +52,21 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     }
 }
 
-fn holds(constant: &Constant, text: &str) -> bool {
-    constant.value == text
+/// Whether a function builds the address of a route that the call leads to.
+fn builds(constant: &Constant, call: &Call, graph: &Graph<'_>) -> bool {
+    let links = call.targets.iter().flat_map(|&target| &graph.routes[target].fact.deep_links);
+    constant.function && links.into_iter().any(|(pattern, _)| without_names(pattern) == constant.value)
+}
+
+/// `barn://item/{id}` as a text with holes.
+fn without_names(pattern: &str) -> String {
+    let mut text = String::new();
+    for (i, piece) in pattern.split('{').enumerate() {
+        let rest = if i == 0 { Some(piece) } else { piece.split_once('}').map(|(_, rest)| rest) };
+        text.push_str(if i == 0 { "" } else { "{}" });
+        text.push_str(rest.unwrap_or(piece));
+    }
+    text
 }
 
 #[cfg(test)]

@@ -41,7 +41,10 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             Unwired::EntryWithoutRoute(name, near) => {
                 let help = match near.is_empty() {
                     true => "Use the id of a destination, or answer the entry in the listener.".to_owned(),
-                    false => format!("Did you mean {}? An entry opens the destination of the same id.", listed(near)),
+                    false => format!(
+                        "Did you mean {}? An entry opens the destination of the same id.",
+                        listed(near)
+                    ),
                 };
                 (name.as_str(), format!("the entry `{name}` has no destination of that id"), help)
             }

@@ -89,7 +89,13 @@ impl Rule {
     pub fn page(&self) -> String {
         format!(
             "# {}\n\nSeverity: {}\n\n{}\n\n## Why\n\n{}\n\n## What to do\n\n{}\n\n## Example\n\nReported:\n\n```\n{}\n```\n\nMended:\n\n```\n{}\n```\n",
-            self.name, self.severity, self.summary, self.why, self.mend, self.example.wrong, self.example.right
+            self.name,
+            self.severity,
+            self.summary,
+            self.why,
+            self.mend,
+            self.example.wrong,
+            self.example.right
         )
     }
 }
@@ -208,7 +214,9 @@ mod tests {
         let folder = concat!(env!("CARGO_MANIFEST_DIR"), "/src/rules");
         let mut files: Vec<String> = std::fs::read_dir(folder)
             .expect("the folder of rules")
-            .map(|entry| entry.expect("an entry").file_name().to_string_lossy().replace(".rs", "").replace('_', "-"))
+            .map(|entry| {
+                entry.expect("an entry").file_name().to_string_lossy().replace(".rs", "").replace('_', "-")
+            })
             .filter(|name| name != "mod" && name != "testing")
             .collect();
         files.sort();

@@ -23,7 +23,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             .filter_map(|&route| graph.routes[route].parameter(&read.name));
         // A parameter with a default of its own is always there.
         let absent = |default: &Option<String>| default.as_deref().is_none_or(|text| text == "@null");
-        let Some(parameter) = declared.into_iter().find(|p| p.nullable && absent(&p.default)) else { continue };
+        let Some(parameter) = declared.into_iter().find(|p| p.nullable && absent(&p.default)) else {
+            continue;
+        };
         let message = format!("`{}` may be absent, and is forced here", read.name);
         let report = Report::new(read.fact.at, &read.name, message);
         sink.push(report.related(format!("`{}` is declared here", read.name), parameter.at));

@@ -17,10 +17,12 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let mut explained: Vec<&str> = Vec::new();
-    let (sends, receives): (Vec<_>, Vec<_>) = graph.results.iter().partition(|result| result.fact.side == ResultSide::Send);
+    let (sends, receives): (Vec<_>, Vec<_>) =
+        graph.results.iter().partition(|result| result.fact.side == ResultSide::Send);
     for send in &sends {
         let Some(key) = lonely(send, &receives).filter(|key| !explained.contains(key)) else { continue };
-        let waiting = receives.iter().filter(|r| r.fact.channel == send.fact.channel && lonely(r, &sends).is_some());
+        let waiting =
+            receives.iter().filter(|r| r.fact.channel == send.fact.channel && lonely(r, &sends).is_some());
         let near = nearest(key, waiting.clone().filter_map(|r| r.fact.key.as_deref()));
         // A result of an activity may go to whoever opened it from outside.
         if near.is_empty() && from_outside(graph, send) {
@@ -55,7 +57,8 @@ fn lonely<'r>(result: &'r ResultSideLinked, others: &[&ResultSideLinked]) -> Opt
 
 fn from_outside(graph: &Graph<'_>, result: &ResultSideLinked) -> bool {
     let routes = result.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
-    result.fact.channel == "activity-result" && routes.into_iter().any(|&route| graph.routes[route].fact.from_outside)
+    result.fact.channel == "activity-result"
+        && routes.into_iter().any(|&route| graph.routes[route].fact.from_outside)
 }
 
 #[cfg(test)]

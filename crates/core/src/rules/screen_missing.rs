@@ -22,7 +22,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         match &fact.shows {
             Shows::Nothing => {
                 let message = format!("`{}` names no class to show", fact.name);
-                sink.push(Report::new(fact.at, &fact.name, message).help("Name the class with `android:name`."));
+                sink.push(
+                    Report::new(fact.at, &fact.name, message).help("Name the class with `android:name`."),
+                );
             }
             Shows::Class(path, at) if graph.is_own(path) && !graph.is_declared(path) => {
                 let simple = path.rsplit('.').next().unwrap_or(path);

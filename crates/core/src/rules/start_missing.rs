@@ -20,14 +20,17 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if container.start.is_some() || container.start_in_code.is_some() {
             continue;
         }
-        let name = container.fact.name.as_deref().or(container.fact.resource.as_deref()).unwrap_or("this graph");
+        let name =
+            container.fact.name.as_deref().or(container.fact.resource.as_deref()).unwrap_or("this graph");
         match &container.fact.start {
             Some(start) => {
                 let message = format!("`{}` is not a route of `{name}`", start.name);
                 let other = graph.routes.iter().find(|route| route.fact.name == start.name);
                 let report = Report::new(start.at, name, message);
                 sink.push(match other {
-                    Some(other) => report.related(format!("`{}` is declared here", start.name), other.fact.at),
+                    Some(other) => {
+                        report.related(format!("`{}` is declared here", start.name), other.fact.at)
+                    }
                     None => report,
                 });
             }

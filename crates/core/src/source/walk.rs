@@ -120,7 +120,9 @@ fn wanted(entry: &DirEntry) -> bool {
 
 fn beside_build_file(path: &Path) -> bool {
     let Some(parent) = path.parent() else { return false };
-    ["build.gradle", "build.gradle.kts", "pubspec.yaml", "package.json"].iter().any(|n| parent.join(n).is_file())
+    ["build.gradle", "build.gradle.kts", "pubspec.yaml", "package.json"]
+        .iter()
+        .any(|n| parent.join(n).is_file())
 }
 
 fn trouble(root: &Path, error: &ignore::Error) -> Skipped {

@@ -7,7 +7,7 @@ use std::collections::BTreeSet;
 use tree_sitter::{Language, Node, Parser};
 
 /// Deeper nesting is not followed: no one wrote it by hand, and it would exhaust the stack.
-const MAX_DEPTH: usize = 400;
+const MAX_DEPTH: usize = 256;
 
 /// Runs a grammar over a text.
 pub(super) fn grammar_tree(language: &Language, text: &str) -> Option<tree_sitter::Tree> {
@@ -23,29 +23,27 @@ pub(super) fn errors(tree: &tree_sitter::Tree) -> (usize, Option<u32>) {
     }
     let (mut bytes, mut first) = (0, None);
     let mut cursor = tree.walk();
-    let mut seen_all = false;
-    while !seen_all {
+    loop {
         let node = cursor.node();
         if node.is_error() || node.is_missing() {
             bytes += node.byte_range().len().max(1);
+            // An error around another says less about the place than the inner one.
+            let inner = node.children(&mut node.walk()).any(|child| child.has_error() || child.is_missing());
             let at = Span::new(node.start_byte(), 0).start;
-            first = Some(first.map_or(at, |f: u32| f.min(at)));
+            first = if inner { first } else { Some(first.map_or(at, |f: u32| f.min(at))) };
         }
-        let deeper = node.has_error() && !node.is_error() && cursor.goto_first_child();
-        if deeper || cursor.goto_next_sibling() {
+        if (node.has_error() && cursor.goto_first_child()) || cursor.goto_next_sibling() {
             continue;
         }
-        loop {
-            if !cursor.goto_parent() {
-                seen_all = true;
-                break;
-            }
+        while cursor.goto_parent() {
             if cursor.goto_next_sibling() {
                 break;
             }
         }
+        if cursor.node().parent().is_none() {
+            return (bytes, first.or(Some(0)));
+        }
     }
-    (bytes, first)
 }
 
 /// A tree under construction, with the text it is made from.
@@ -95,8 +93,11 @@ impl<'t> Lower<'t> {
 
     /// What went wrong, the grammar's errors before the bound on nesting.
     pub(super) fn trouble(&self, first_error: Option<u32>) -> Option<Trouble> {
-        let broken = first_error.map(|at| (at, "not valid here; read as far as it could be understood".to_owned()));
-        let deep = self.too_deep.map(|at| (at, format!("nested deeper than {MAX_DEPTH} levels; what is below was left out")));
+        let broken =
+            first_error.map(|at| (at, "not valid here; read as far as it could be understood".to_owned()));
+        let deep = self
+            .too_deep
+            .map(|at| (at, format!("nested deeper than {MAX_DEPTH} levels; what is below was left out")));
         broken.or(deep)
     }
 }
@@ -153,7 +154,11 @@ pub(super) fn unescape(escape: &str) -> SmolStr {
         Some('b') => "\u{8}".into(),
         Some('u') => {
             let digits: String = chars.collect();
-            u32::from_str_radix(digits.trim_start_matches('u'), 16).ok().and_then(char::from_u32).map(String::from).unwrap_or_default()
+            u32::from_str_radix(digits.trim_start_matches('u'), 16)
+                .ok()
+                .and_then(char::from_u32)
+                .map(String::from)
+                .unwrap_or_default()
         }
         Some(other) => other.into(),
         None => String::new(),

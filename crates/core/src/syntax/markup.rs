@@ -160,7 +160,12 @@ impl<'t> Builder<'t> {
         }
     }
 
-    fn attributes(&mut self, reader: &NsReader<&'t [u8]>, start: &BytesStart<'_>, begin: usize) -> Vec<Attribute> {
+    fn attributes(
+        &mut self,
+        reader: &NsReader<&'t [u8]>,
+        start: &BytesStart<'_>,
+        begin: usize,
+    ) -> Vec<Attribute> {
         let mut list = Vec::new();
         let raw: &str = start;
         for attribute in start.attributes() {
@@ -178,7 +183,8 @@ impl<'t> Builder<'t> {
             let inside = (attribute.value.as_ptr() as usize).wrapping_sub(raw.as_ptr() as usize);
             let value_at = begin + 1 + inside.min(raw.len());
             let (namespace, local) = reader.resolver().resolve_attribute(attribute.key);
-            let value = quick_xml::escape::unescape(&attribute.value).unwrap_or_else(|_| attribute.value.clone());
+            let value =
+                quick_xml::escape::unescape(&attribute.value).unwrap_or_else(|_| attribute.value.clone());
             list.push(Attribute {
                 name: local.as_ref().into(),
                 namespace: uri(&namespace),

@@ -10,8 +10,8 @@ mod tree;
 
 pub use markup::{Attribute, Element, ElementId, Markup};
 pub use tree::{
-    Annotation, Arg, Arm, Call, Class, ClassKind, Function, Id, Import, Kind, Member, Node, Parameter,
-    Piece, SuperType, Tree, TypeName, Variable,
+    Annotation, Arg, Arm, Call, Class, ClassKind, Function, Id, Import, Kind, Member, Node, Parameter, Piece,
+    SuperType, Tree, TypeName, Variable,
 };
 
 use crate::source::{Language, SourceFile};

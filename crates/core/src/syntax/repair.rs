@@ -58,7 +58,10 @@ fn blank_type_annotations(bytes: &mut [u8], code: &[bool]) {
             continue;
         }
         let before = bytes[..at].iter().rposition(|b| *b != b' ').map(|i| bytes[i]);
-        let end = bytes[at + 1..].iter().position(|b| !b.is_ascii_alphanumeric()).map_or(bytes.len(), |i| at + 1 + i);
+        let end = bytes[at + 1..]
+            .iter()
+            .position(|b| !b.is_ascii_alphanumeric())
+            .map_or(bytes.len(), |i| at + 1 + i);
         let opens = bytes[end..].iter().find(|b| **b != b' ') == Some(&b'(');
         if matches!(before, Some(b':' | b'(' | b'<')) && opens && bytes.get(end) == Some(&b' ') {
             bytes[at..end].fill(b' ');
@@ -69,7 +72,9 @@ fn blank_type_annotations(bytes: &mut [u8], code: &[bool]) {
 fn close_one_line_members(bytes: &mut [u8], code: &[bool]) {
     for at in 2..bytes.len() {
         let closes = bytes[at] == b'}' && code[at] && bytes[at - 1] == b' ';
-        if closes && (bytes[at - 2].is_ascii_alphanumeric() || matches!(bytes[at - 2], b'"' | b')' | b']' | b'}')) {
+        if closes
+            && (bytes[at - 2].is_ascii_alphanumeric() || matches!(bytes[at - 2], b'"' | b')' | b']' | b'}'))
+        {
             bytes[at - 1] = b';';
         }
     }
@@ -86,14 +91,31 @@ fn blank_fun_before_interface(bytes: &mut [u8], code: &[bool]) {
 
 /// Modifiers that are names everywhere else.
 const SOFT: &[&[u8]] = &[
-    b"abstract", b"annotation", b"data", b"enum", b"external", b"final", b"infix", b"inline", b"inner", b"open",
-    b"operator", b"override", b"sealed", b"suspend", b"value",
+    b"abstract",
+    b"annotation",
+    b"data",
+    b"enum",
+    b"external",
+    b"final",
+    b"infix",
+    b"inline",
+    b"inner",
+    b"open",
+    b"operator",
+    b"override",
+    b"sealed",
+    b"suspend",
+    b"value",
 ];
 
 fn rename_modifier_calls(bytes: &mut [u8], code: &[bool]) {
     for at in 0..bytes.len() {
-        let starts = code[at] && at.checked_sub(1).is_none_or(|i| !bytes[i].is_ascii_alphanumeric() && !matches!(bytes[i], b'_' | b'.' | b'@'));
-        let called = |word: &&&[u8]| bytes[at..].starts_with(word) && bytes.get(at + word.len()) == Some(&b'(');
+        let starts = code[at]
+            && at
+                .checked_sub(1)
+                .is_none_or(|i| !bytes[i].is_ascii_alphanumeric() && !matches!(bytes[i], b'_' | b'.' | b'@'));
+        let called =
+            |word: &&&[u8]| bytes[at..].starts_with(word) && bytes.get(at + word.len()) == Some(&b'(');
         if starts && SOFT.iter().any(|word| called(&word)) {
             bytes[at] = b'_';
         }
@@ -128,6 +150,9 @@ mod tests {
         repaired("object A { val K = 1 }", "object A { val K = 1;}");
         repaired("val a = \"{ 1 }\" // { 1 }", "val a = \"{ 1 }\" // { 1 }");
         repaired("fun interface X { fun b() }", "    interface X { fun b();}");
-        repaired("class A { companion object { fun b() = A() } }", "class A { companion object { fun b() = A();};}");
+        repaired(
+            "class A { companion object { fun b() = A() } }",
+            "class A { companion object { fun b() = A();};}",
+        );
     }
 }

@@ -424,16 +424,21 @@ impl Kind {
                 .chain(class.params.iter().copied())
                 .chain(class.members.iter().copied())
                 .collect(),
-            Self::Function(function) => {
-                notes(&function.annotations).chain(function.params.iter().copied()).chain(function.body).collect()
-            }
-            Self::Variable(variable) => {
-                notes(&variable.annotations).chain(variable.init).chain(variable.delegate).chain(variable.getter).collect()
-            }
+            Self::Function(function) => notes(&function.annotations)
+                .chain(function.params.iter().copied())
+                .chain(function.body)
+                .collect(),
+            Self::Variable(variable) => notes(&variable.annotations)
+                .chain(variable.init)
+                .chain(variable.delegate)
+                .chain(variable.getter)
+                .collect(),
             Self::Parameter(parameter) => parameter.default.into_iter().collect(),
             Self::Block(items) | Self::Other(items) => items.clone(),
             Self::Member(member) => vec![member.of],
-            Self::Call(call) => std::iter::once(call.callee).chain(args(&call.args)).chain(call.body).collect(),
+            Self::Call(call) => {
+                std::iter::once(call.callee).chain(args(&call.args)).chain(call.body).collect()
+            }
             Self::Text(pieces) => pieces
                 .iter()
                 .filter_map(|piece| match piece {
@@ -452,9 +457,13 @@ impl Kind {
             Self::Assign { target, value, .. } => vec![*target, *value],
             Self::Index { of, args } => std::iter::once(*of).chain(args.iter().copied()).collect(),
             Self::Reference { of, .. } | Self::Return(of) => of.iter().copied().collect(),
-            Self::Name(_) | Self::Number(_) | Self::Bool(_) | Self::Null | Self::This | Self::Super | Self::ClassOf(_) => {
-                Vec::new()
-            }
+            Self::Name(_)
+            | Self::Number(_)
+            | Self::Bool(_)
+            | Self::Null
+            | Self::This
+            | Self::Super
+            | Self::ClassOf(_) => Vec::new(),
         }
     }
 }

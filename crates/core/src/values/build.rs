@@ -75,7 +75,8 @@ impl<'p> Values<'p> {
             Kind::Binary { op, left, .. } if op == "?:" => self.built_with(&expr.with(*left), fuel),
             Kind::Branch { arms, .. } => {
                 let ways = arms.iter().filter(|arm| !matches!(self.kind(expr.with(arm.body).at), Kind::Null));
-                let mut ways: Vec<Built> = ways.map(|arm| self.built_with(&expr.with(arm.body), fuel)).collect();
+                let mut ways: Vec<Built> =
+                    ways.map(|arm| self.built_with(&expr.with(arm.body), fuel)).collect();
                 let several = ways.len() > 1;
                 match ways.is_empty() {
                     true => Built::whole(expr),
@@ -127,24 +128,27 @@ impl<'p> Values<'p> {
         let mut of = mention.at.id;
         while let Some(parent) = tree.node(of).parent {
             match tree.kind(parent) {
-                Kind::Member(member) if member.of == of => match tree.node(parent).parent.map(|up| (up, tree.kind(up))) {
-                    Some((up, Kind::Call(call))) if call.callee == parent => {
-                        self.step_of_call(&mention.with(up), call, steps);
-                        of = up;
-                        continue;
-                    }
-                    Some((up, Kind::Assign { target, value, .. })) if *target == parent => {
-                        let args = vec![mention.with(*value)];
-                        steps.push(Step { name: member.name.clone(), at: mention.with(up), args });
-                    }
-                    _ => {}
-                },
-                Kind::Index { of: indexed, args } if *indexed == of => {
-                    if let Some((up, Kind::Assign { target, value, .. })) = tree.node(parent).parent.map(|up| (up, tree.kind(up))) {
-                        if *target == parent {
-                            let args = args.iter().chain([value]).map(|&id| mention.with(id)).collect();
-                            steps.push(Step { name: "[]".into(), at: mention.with(up), args });
+                Kind::Member(member) if member.of == of => {
+                    match tree.node(parent).parent.map(|up| (up, tree.kind(up))) {
+                        Some((up, Kind::Call(call))) if call.callee == parent => {
+                            self.step_of_call(&mention.with(up), call, steps);
+                            of = up;
+                            continue;
                         }
+                        Some((up, Kind::Assign { target, value, .. })) if *target == parent => {
+                            let args = vec![mention.with(*value)];
+                            steps.push(Step { name: member.name.clone(), at: mention.with(up), args });
+                        }
+                        _ => {}
+                    }
+                }
+                Kind::Index { of: indexed, args } if *indexed == of => {
+                    if let Some((up, Kind::Assign { target, value, .. })) =
+                        tree.node(parent).parent.map(|up| (up, tree.kind(up)))
+                        && *target == parent
+                    {
+                        let args = args.iter().chain([value]).map(|&id| mention.with(id)).collect();
+                        steps.push(Step { name: "[]".into(), at: mention.with(up), args });
                     }
                 }
                 Kind::Unary { op, .. } if op == "!!" => {
@@ -221,7 +225,9 @@ impl<'p> Values<'p> {
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(_)) => return Built::whole(expr),
             Some(Def::Functions(functions)) => {
-                if let Some(made) = self.chosen(&functions, expr, call).and_then(|f| self.built_function(f, expr, call, fuel)) {
+                if let Some(made) =
+                    self.chosen(&functions, expr, call).and_then(|f| self.built_function(f, expr, call, fuel))
+                {
                     return made;
                 }
             }
@@ -247,7 +253,11 @@ impl<'p> Values<'p> {
     fn is_type_name(&self, of: Id, expr: &Expr) -> bool {
         let tree = self.tree(expr.at);
         let capital = tree.last_name(of).is_some_and(|(name, _)| name.starts_with(char::is_uppercase));
-        capital && !matches!(self.definition(&expr.with(of), &Fuel::new()), Some(Def::Variable(_) | Def::Parameter(_)))
+        capital
+            && !matches!(
+                self.definition(&expr.with(of), &Fuel::new()),
+                Some(Def::Variable(_) | Def::Parameter(_))
+            )
     }
 
     /// A helper that hands a built value back.

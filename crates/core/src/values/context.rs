@@ -77,7 +77,10 @@ impl Values<'_> {
         let mut end = at.id;
         while let Some(parent) = tree.node(end).parent {
             let member = matches!(tree.kind(parent), Kind::Member(member) if member.of == end);
-            let outer = tree.node(parent).parent.filter(|&up| member && tree.call(up).is_some_and(|c| c.callee == parent));
+            let outer = tree
+                .node(parent)
+                .parent
+                .filter(|&up| member && tree.call(up).is_some_and(|c| c.callee == parent));
             match outer {
                 Some(up) => end = up,
                 None => break,

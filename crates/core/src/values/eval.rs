@@ -100,7 +100,9 @@ impl<'p> Values<'p> {
                 let bodies: Vec<Id> = arms.iter().map(|arm| arm.body).collect();
                 self.either(expr, &bodies, fuel)
             }
-            Kind::Block(items) => items.last().map_or_else(Value::unknown, |&last| self.eval_with(&expr.with(last), fuel)),
+            Kind::Block(items) => {
+                items.last().map_or_else(Value::unknown, |&last| self.eval_with(&expr.with(last), fuel))
+            }
             Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
             Kind::Class(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             _ => Value::unknown(),
@@ -228,7 +230,9 @@ impl<'p> Values<'p> {
                 None => vec![Value::new(Datum::Parameter(*at), Form::Dynamic)],
             },
             Def::It(lambda) => self.eval_it(*lambda, expr, fuel),
-            Def::Class(at) => vec![Value::new(Datum::Object(Expr { at: *at, env: expr.env.clone() }), Form::Typed)],
+            Def::Class(at) => {
+                vec![Value::new(Datum::Object(Expr { at: *at, env: expr.env.clone() }), Form::Typed)]
+            }
             // Java's accessor of a Kotlin property, or the reverse, is a member without arguments.
             Def::Functions(functions) => match functions.first() {
                 Some(&function) if !matches!(self.kind(expr.at), Kind::Name(_)) => {
@@ -323,10 +327,10 @@ impl<'p> Values<'p> {
         let mut found = Vec::new();
         for used in uses {
             let mut target = used.id;
-            if let Kind::Member(member) = tree.kind(target) {
-                if !matches!(tree.kind(member.of), Kind::This) {
-                    continue;
-                }
+            if let Kind::Member(member) = tree.kind(target)
+                && !matches!(tree.kind(member.of), Kind::This)
+            {
+                continue;
             }
             let Some(parent) = tree.node(target).parent else { continue };
             if let Kind::Assign { target: assigned, value, .. } = tree.kind(parent) {
@@ -350,7 +354,8 @@ impl<'p> Values<'p> {
     fn eval_binary(&self, expr: &Expr, op: &str, left: Id, right: Id, fuel: &Fuel) -> Vec<Value> {
         match op {
             "+" => {
-                let ways = combine(&self.shapes(&expr.with(left), fuel), &self.shapes(&expr.with(right), fuel));
+                let ways =
+                    combine(&self.shapes(&expr.with(left), fuel), &self.shapes(&expr.with(right), fuel));
                 ways.into_iter().map(|shape| self.text_value(shape)).collect()
             }
             "?:" => {
@@ -381,10 +386,15 @@ impl<'p> Values<'p> {
         let receiver = tree.receiver(call).map(|of| expr.with(of));
         let first = call.args.first().map(|arg| expr.with(arg.value));
         match (name.as_str(), receiver, first) {
-            ("toUri" | "toString" | "trim" | "also" | "apply" | "orEmpty", Some(of), _) => Some(self.eval_with(&of, fuel)),
+            ("toUri" | "toString" | "trim" | "also" | "apply" | "orEmpty", Some(of), _) => {
+                Some(self.eval_with(&of, fuel))
+            }
             ("parse" | "requireNotNull" | "checkNotNull" | "create" | "valueOf", _, Some(arg)) => {
                 let values = self.eval_with(&arg, fuel);
-                values.iter().all(|v| v.shape().is_some() || matches!(v.datum, Datum::Parameter(_))).then_some(values)
+                values
+                    .iter()
+                    .all(|v| v.shape().is_some() || matches!(v.datum, Datum::Parameter(_)))
+                    .then_some(values)
             }
             ("format", Some(of), Some(arg)) => {
                 let (pattern, rest) = match self.plain_of(&of, fuel) {

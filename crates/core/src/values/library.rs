@@ -58,7 +58,15 @@ pub(super) fn type_of(name: &str) -> Option<&'static str> {
 
 /// Whether what it hands back may be null.
 pub(super) fn may_be_null(name: &str) -> bool {
-    matches!(name, "toIntOrNull" | "toLongOrNull" | "getArguments" | "arguments" | "getCurrentBackStackEntry" | "getPreviousBackStackEntry")
+    matches!(
+        name,
+        "toIntOrNull"
+            | "toLongOrNull"
+            | "getArguments"
+            | "arguments"
+            | "getCurrentBackStackEntry"
+            | "getPreviousBackStackEntry"
+    )
 }
 
 #[cfg(test)]

@@ -2,8 +2,8 @@
 
 use super::eval::Value;
 use super::{Datum, Def, Env, Expr, Frame, Fuel, Ref, Values};
-use crate::syntax::{Arg, Call, ClassKind, Id, Kind};
 use crate::model::Form;
+use crate::syntax::{Arg, Call, ClassKind, Id, Kind};
 use std::sync::Arc;
 
 impl Values<'_> {
@@ -50,7 +50,9 @@ impl Values<'_> {
         match self.kind(object.at) {
             Kind::Class(_) => Some((object.at, object.env.clone())),
             Kind::Call(call) => {
-                let Some(Def::Class(class)) = self.definition(&object.with(call.callee), fuel) else { return None };
+                let Some(Def::Class(class)) = self.definition(&object.with(call.callee), fuel) else {
+                    return None;
+                };
                 let params = &self.class(class)?.params;
                 let args: Vec<Arg> = call.args.clone();
                 Some((class, self.bind(class.file, params, &args, object, object.env.clone())))
@@ -81,7 +83,8 @@ impl Values<'_> {
             Kind::Class(inner) => inner.name == name,
             _ => false,
         });
-        let property = class.params.iter().copied().find(|&id| tree.parameter(id).is_some_and(|p| p.name == name));
+        let property =
+            class.params.iter().copied().find(|&id| tree.parameter(id).is_some_and(|p| p.name == name));
         let def = match (own, property) {
             (Some(id), _) if matches!(tree.kind(id), Kind::Class(_)) => Some(Def::Class(here.with(id).at)),
             (Some(id), _) => Some(Def::Variable(here.with(id).at)),
@@ -98,7 +101,8 @@ impl Values<'_> {
     fn member_of_companion(&self, here: &Expr, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
         let class = self.class(here.at)?;
         let tree = self.tree(here.at);
-        let companion = class.members.iter().find(|&&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion));
+        let companion =
+            class.members.iter().find(|&&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion));
         let companion = here.with(*companion?);
         self.member_of_made(companion.at, companion.env, name, fuel)
     }

@@ -84,10 +84,10 @@ impl<'s> Program<'s> {
 
     /// Remembers a name that was looked for in vain.
     pub(super) fn ask_for_name(&self, name: &str) {
-        if let Ok(mut asked) = self.asked.lock() {
-            if !asked.names.contains(name) {
-                asked.names.insert(name.to_owned());
-            }
+        if let Ok(mut asked) = self.asked.lock()
+            && !asked.names.contains(name)
+        {
+            asked.names.insert(name.to_owned());
         }
     }
 
@@ -211,7 +211,8 @@ impl<'s> Program<'s> {
             .filter(|(file, body)| body.is_none() && file.language.is_code())
             .map(|(file, _)| file)
             .collect();
-        let wanted: FxHashSet<&str> = words.iter().map(String::as_str).filter(|word| !word.is_empty()).collect();
+        let wanted: FxHashSet<&str> =
+            words.iter().map(String::as_str).filter(|word| !word.is_empty()).collect();
         let found = unparsed.par_iter().map(|file| {
             let words = file.text.as_str().split(|c: char| !c.is_alphanumeric() && c != '_');
             words.filter_map(|word| wanted.get(word)).map(|word| (*word).to_owned()).collect::<FxHashSet<_>>()
@@ -244,10 +245,13 @@ impl<'s> Program<'s> {
 
 /// A module's namespace: its build file's, else its manifest's package.
 fn namespaces(sources: &SourceTree, bodies: &[Option<Body>]) -> Vec<Option<String>> {
-    let mut found: Vec<Option<String>> = sources.modules.iter().map(|module| module.build.namespace.clone()).collect();
+    let mut found: Vec<Option<String>> =
+        sources.modules.iter().map(|module| module.build.namespace.clone()).collect();
     for (file, body) in sources.files.iter().zip(bodies) {
         let manifest = file.language == Language::Xml(Resource::Manifest);
-        let Some((_, root)) = body.as_ref().filter(|_| manifest).and_then(Body::markup).and_then(Markup::root) else {
+        let Some((_, root)) =
+            body.as_ref().filter(|_| manifest).and_then(Body::markup).and_then(Markup::root)
+        else {
             continue;
         };
         if let Some(package) = root.attribute("", "package") {
@@ -257,7 +261,10 @@ fn namespaces(sources: &SourceTree, bodies: &[Option<Body>]) -> Vec<Option<Strin
     found
 }
 
-fn slice<'m, K: std::hash::Hash + Eq + std::borrow::Borrow<str>>(map: &'m FxHashMap<K, Vec<Ref>>, key: &str) -> &'m [Ref] {
+fn slice<'m, K: std::hash::Hash + Eq + std::borrow::Borrow<str>>(
+    map: &'m FxHashMap<K, Vec<Ref>>,
+    key: &str,
+) -> &'m [Ref] {
     map.get(key).map_or(&[], Vec::as_slice)
 }
 

@@ -84,7 +84,8 @@ impl<'p> Values<'p> {
             }
             Kind::Function(function) => self.parameter(at.file, &function.params, name),
             Kind::Class(class) => {
-                let member = if inherited { self.member_of_class(at, name) } else { self.own_member(at, name) };
+                let member =
+                    if inherited { self.member_of_class(at, name) } else { self.own_member(at, name) };
                 member.or_else(|| self.parameter(at.file, &class.params, name))
             }
             _ => None,
@@ -159,13 +160,16 @@ impl<'p> Values<'p> {
             return Some(def);
         }
         let tree = self.tree(at);
-        let property = class.params.iter().copied().find(|&id| {
-            tree.parameter(id).is_some_and(|p| p.property && p.name == name)
-        });
+        let property = class
+            .params
+            .iter()
+            .copied()
+            .find(|&id| tree.parameter(id).is_some_and(|p| p.property && p.name == name));
         if let Some(id) = property {
             return Some(Def::Parameter(Ref { file: at.file, id }));
         }
-        let companion = members().find(|&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion))?;
+        let companion =
+            members().find(|&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion))?;
         let inside = tree.class(companion)?.members.iter().copied();
         self.among(at.file, inside, name)
     }
@@ -257,13 +261,15 @@ impl<'p> Values<'p> {
             return None;
         }
         match self.kind(expr.at) {
-            Kind::Name(name) => self.resolve(expr.at, name).or_else(|| self.implicit_member(expr, name, fuel)),
+            Kind::Name(name) => {
+                self.resolve(expr.at, name).or_else(|| self.implicit_member(expr, name, fuel))
+            }
             Kind::Member(member) => {
                 let of = expr.with(member.of);
-                if let Some(Def::Class(class)) = self.static_owner(&of, fuel) {
-                    if let Some(def) = self.member_of_class(class, &member.name) {
-                        return Some(def);
-                    }
+                if let Some(Def::Class(class)) = self.static_owner(&of, fuel)
+                    && let Some(def) = self.member_of_class(class, &member.name)
+                {
+                    return Some(def);
                 }
                 if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
                     return self.member_or_accessor(class, &member.name);
@@ -276,7 +282,9 @@ impl<'p> Values<'p> {
 
     /// A name that stands for a type rather than a value.
     fn static_owner(&self, of: &Expr, fuel: &Fuel) -> Option<Def> {
-        matches!(self.kind(of.at), Kind::Name(_) | Kind::Member(_)).then(|| self.definition(of, fuel)).flatten()
+        matches!(self.kind(of.at), Kind::Name(_) | Kind::Member(_))
+            .then(|| self.definition(of, fuel))
+            .flatten()
     }
 
     /// A member by its name, or by the accessor that the other language writes for it.
@@ -292,8 +300,12 @@ impl<'p> Values<'p> {
         for outer in tree.ancestors(expr.at.id) {
             let at = expr.with(outer);
             let class = match tree.kind(outer) {
-                Kind::Lambda { .. } => self.lambda_receiver(&at).and_then(|of| self.type_of_with(&of, fuel)?.class),
-                Kind::Function(function) => function.receiver.as_ref().and_then(|ty| self.class_named(at.at, &ty.name)),
+                Kind::Lambda { .. } => {
+                    self.lambda_receiver(&at).and_then(|of| self.type_of_with(&of, fuel)?.class)
+                }
+                Kind::Function(function) => {
+                    function.receiver.as_ref().and_then(|ty| self.class_named(at.at, &ty.name))
+                }
                 _ => None,
             };
             if let Some(def) = class.and_then(|class| self.member_or_accessor(class, name)) {
@@ -310,7 +322,9 @@ impl<'p> Values<'p> {
         let call = tree.call(outer)?;
         match tree.callee(call)?.0.as_str() {
             "apply" | "run" => tree.receiver(call).map(|of| lambda.with(of)),
-            "with" => call.args.first().filter(|arg| arg.value != lambda.at.id).map(|arg| lambda.with(arg.value)),
+            "with" => {
+                call.args.first().filter(|arg| arg.value != lambda.at.id).map(|arg| lambda.with(arg.value))
+            }
             _ => None,
         }
     }

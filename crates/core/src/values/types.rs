@@ -61,7 +61,9 @@ impl<'p> Values<'p> {
                     let other = self.type_of_with(&expr.with(*right), fuel);
                     Some(Type { nullable: other.is_some_and(|o| o.nullable), ..ty })
                 }
-                "==" | "!=" | "<" | ">" | "<=" | ">=" | "&&" | "||" | "in" | "===" | "!==" => Some(Type::plain("Boolean")),
+                "==" | "!=" | "<" | ">" | "<=" | ">=" | "&&" | "||" | "in" | "===" | "!==" => {
+                    Some(Type::plain("Boolean"))
+                }
                 "+" => {
                     let left = self.type_of_with(&expr.with(*left), fuel)?;
                     let text = left.name == "String";
@@ -127,7 +129,9 @@ impl<'p> Values<'p> {
 
     fn type_of_name(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
         match self.definition(expr, fuel) {
-            Some(def @ (Def::Variable(_) | Def::Parameter(_) | Def::Class(_))) => self.type_of_def(&def, expr, fuel),
+            Some(def @ (Def::Variable(_) | Def::Parameter(_) | Def::Class(_))) => {
+                self.type_of_def(&def, expr, fuel)
+            }
             Some(Def::Functions(functions)) => self.type_of_function(*functions.first()?, fuel),
             Some(Def::It(lambda)) => self.type_of_it(lambda, expr, fuel),
             Some(Def::External(_)) => {
@@ -170,10 +174,10 @@ impl<'p> Values<'p> {
                 variable.delegate.and_then(|delegate| self.type_of_delegate(&env.with(delegate), fuel))
             }
             Def::Parameter(at) => {
-                if let Some(bound) = expr.bound(at) {
-                    if let Some(ty) = self.type_of_with(&bound, fuel) {
-                        return Some(ty);
-                    }
+                if let Some(bound) = expr.bound(at)
+                    && let Some(ty) = self.type_of_with(&bound, fuel)
+                {
+                    return Some(ty);
                 }
                 let parameter = self.tree(at).parameter(at.id)?;
                 parameter.ty.as_ref().and_then(|ty| self.named_type(at, ty))
@@ -223,12 +227,18 @@ impl<'p> Values<'p> {
         let (name, _) = tree.callee(call)?;
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(class)) => {
-                return Some(Type { name: self.class(class)?.name.clone(), class: Some(class), nullable: false });
+                return Some(Type {
+                    name: self.class(class)?.name.clone(),
+                    class: Some(class),
+                    nullable: false,
+                });
             }
             Some(Def::Functions(functions)) => {
                 return self.type_of_function(self.chosen(&functions, expr, call)?, fuel);
             }
-            Some(def @ Def::Variable(_)) if property_of(name).is_some() => return self.type_of_def(&def, expr, fuel),
+            Some(def @ Def::Variable(_)) if property_of(name).is_some() => {
+                return self.type_of_def(&def, expr, fuel);
+            }
             _ => {}
         }
         let receiver = tree.receiver(call);
@@ -245,7 +255,9 @@ impl<'p> Values<'p> {
                 return Some(Type { nullable: false, ..ty });
             }
             ("let" | "run" | "with", _) => {
-                let Kind::Lambda { body, .. } = self.kind(expr.with(call.args.last()?.value).at) else { return None };
+                let Kind::Lambda { body, .. } = self.kind(expr.with(call.args.last()?.value).at) else {
+                    return None;
+                };
                 return self.type_of_with(&expr.with(*body), fuel);
             }
             _ => {}

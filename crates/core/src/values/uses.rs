@@ -7,7 +7,8 @@ use crate::syntax::{Call, Id, Kind, Parameter};
 const MAX_WRAPPERS: usize = 12;
 
 /// Types of which one never stands for another.
-const PLAIN: &[&str] = &["Boolean", "Bundle", "Double", "Float", "Int", "Intent", "Long", "NavDirections", "String", "Uri"];
+const PLAIN: &[&str] =
+    &["Boolean", "Bundle", "Double", "Float", "Int", "Intent", "Long", "NavDirections", "String", "Uri"];
 
 fn differ(given: &str, wanted: &str) -> bool {
     let plain = |name: &str| PLAIN.iter().find(|known| known.eq_ignore_ascii_case(name)).copied();
@@ -24,7 +25,8 @@ impl<'p> Values<'p> {
         let Some(declared) = self.tree(function).function(function.id) else { return Vec::new() };
         self.program.ask_for_users(&declared.name, self.holders(function));
         let calls = self.program.calls_named(&declared.name).iter();
-        let mut found: Vec<Ref> = calls.copied().filter(|&call| self.calls_function(call, function)).collect();
+        let mut found: Vec<Ref> =
+            calls.copied().filter(|&call| self.calls_function(call, function)).collect();
         let references = self.program.references_named(&declared.name).iter();
         found.extend(references.copied().filter(|&at| self.refers_to(at, function)));
         found
@@ -35,7 +37,11 @@ impl<'p> Values<'p> {
     fn holders(&self, function: Ref) -> Vec<String> {
         match self.enclosing_named_class(function) {
             Some(class) => {
-                let named = self.lineage(class).into_iter().filter_map(|at| self.class(at)).map(|c| c.name.to_string());
+                let named = self
+                    .lineage(class)
+                    .into_iter()
+                    .filter_map(|at| self.class(at))
+                    .map(|c| c.name.to_string());
                 named.collect()
             }
             None => {
@@ -54,7 +60,9 @@ impl<'p> Values<'p> {
                 let chosen = self.chosen(&found, &expr, call);
                 chosen == Some(function) || chosen.is_some_and(|base| self.overrides(function, base))
             }
-            Some(Def::Variable(_) | Def::Parameter(_) | Def::Class(_) | Def::It(_) | Def::External(_)) => false,
+            Some(Def::Variable(_) | Def::Parameter(_) | Def::Class(_) | Def::It(_) | Def::External(_)) => {
+                false
+            }
             None => self.may_call(&expr, tree.receiver(call), function),
         }
     }
@@ -64,7 +72,11 @@ impl<'p> Values<'p> {
         match functions {
             [] => None,
             [one] => Some(*one),
-            _ => functions.iter().copied().find(|&f| self.takes(f, at, call)).or_else(|| functions.first().copied()),
+            _ => functions
+                .iter()
+                .copied()
+                .find(|&f| self.takes(f, at, call))
+                .or_else(|| functions.first().copied()),
         }
     }
 
@@ -101,7 +113,9 @@ impl<'p> Values<'p> {
             let fits = known.is_none_or(|ty| self.is_a(&ty, wanted.simple()));
             return fits && self.sees(expr.at, function);
         }
-        known.is_none() && self.program.functions_named(&declared.name).len() == 1 && self.sees_class_of(expr.at, function)
+        known.is_none()
+            && self.program.functions_named(&declared.name).len() == 1
+            && self.sees_class_of(expr.at, function)
     }
 
     /// Whether a type is, or derives from, a class of that simple name.
@@ -133,7 +147,11 @@ impl<'p> Values<'p> {
         let Some(class) = self.enclosing_class(function) else { return false };
         let (here, there) = (self.tree(at), self.tree(function));
         let path = self.program.path(class);
-        here.package == there.package || here.imports.iter().any(|import| import.path == path || (import.name.is_none() && import.path == there.package))
+        here.package == there.package
+            || here
+                .imports
+                .iter()
+                .any(|import| import.path == path || (import.name.is_none() && import.path == there.package))
     }
 
     fn refers_to(&self, at: Ref, function: Ref) -> bool {
@@ -151,9 +169,12 @@ impl<'p> Values<'p> {
 
     /// Whether `function` stands in for `base` in a class derived from `base`'s.
     fn overrides(&self, function: Ref, base: Ref) -> bool {
-        let (Some(derived), Some(of)) = (self.enclosing_class(function), self.enclosing_class(base)) else { return false };
+        let (Some(derived), Some(of)) = (self.enclosing_class(function), self.enclosing_class(base)) else {
+            return false;
+        };
         derived != of
-            && self.tree(function).function(function.id).map(|f| &f.name) == self.tree(base).function(base.id).map(|f| &f.name)
+            && self.tree(function).function(function.id).map(|f| &f.name)
+                == self.tree(base).function(base.id).map(|f| &f.name)
             && self.lineage(derived).contains(&of)
     }
 
@@ -171,7 +192,8 @@ impl<'p> Values<'p> {
     fn sites_of(&self, call: Ref, inner: Ref, path: &mut Vec<(Ref, Ref)>, sites: &mut Vec<Expr>) {
         let env = self.env_of(path);
         let passed = self.passed_on(&Expr { at: inner, env: env.clone() });
-        let function = passed.and_then(|at| self.tree(at).node(at.id).parent.map(|id| Ref { file: at.file, id }));
+        let function =
+            passed.and_then(|at| self.tree(at).node(at.id).parent.map(|id| Ref { file: at.file, id }));
         let wrapper = function.filter(|at| matches!(self.kind(*at), Kind::Function(_)));
         let Some(wrapper) = wrapper else {
             let at = path.last().map_or(call, |(_, used)| *used);
@@ -194,7 +216,8 @@ impl<'p> Values<'p> {
     fn env_of(&self, path: &[(Ref, Ref)]) -> Env {
         let mut env = None;
         for (function, used) in path.iter().rev() {
-            let (Some(declared), Some(call)) = (self.tree(*function).function(function.id), self.tree(*used).call(used.id))
+            let (Some(declared), Some(call)) =
+                (self.tree(*function).function(function.id), self.tree(*used).call(used.id))
             else {
                 continue;
             };

@@ -40,12 +40,19 @@ fn root(root: &Expr, values: &Values<'_>) -> Contents {
     match name {
         "Bundle" | "PersistableBundle" => match call.args.first() {
             // `Bundle(other)` copies; `Bundle(2)` only reserves.
-            Some(arg) if !matches!(tree.kind(arg.value), Kind::Number(_)) => return self::contents(&root.with(arg.value), values),
+            Some(arg) if !matches!(tree.kind(arg.value), Kind::Number(_)) => {
+                return self::contents(&root.with(arg.value), values);
+            }
             _ => {}
         },
         "bundleOf" => pairs(root, call, &mut contents, values),
         _ if name.ends_with("Args") => generated(root, call, &mut contents, values),
-        "Builder" if tree.receiver(call).and_then(|of| tree.last_name(of)).is_some_and(|(n, _)| n.ends_with("Args")) => {
+        "Builder"
+            if tree
+                .receiver(call)
+                .and_then(|of| tree.last_name(of))
+                .is_some_and(|(n, _)| n.ends_with("Args")) =>
+        {
             generated(root, call, &mut contents, values);
         }
         _ => contents.open = true,

@@ -1,7 +1,7 @@
 //! What the Android recoverers ask of code.
 
 use crate::model::Form;
-use crate::recover::{At, Slot, ArgumentFact};
+use crate::recover::{ArgumentFact, At, Slot};
 use crate::syntax::{Call, Id, Kind, Tree};
 use crate::values::{Datum, Expr, Ref, Values};
 
@@ -57,7 +57,9 @@ pub(super) fn resources(expr: &Expr, wanted: &str, values: &Values<'_>) -> Vec<S
 /// What an expression says once the parameters on the way are looked through.
 pub(super) fn seen_through(expr: &Expr, values: &Values<'_>) -> Expr {
     match values.kind(expr.at) {
-        Kind::Name(_) => values.given(expr).map_or_else(|| expr.clone(), |given| seen_through(&given, values)),
+        Kind::Name(_) => {
+            values.given(expr).map_or_else(|| expr.clone(), |given| seen_through(&given, values))
+        }
         _ => expr.clone(),
     }
 }
@@ -89,9 +91,10 @@ pub(super) fn is_forced(at: Ref, values: &Values<'_>) -> bool {
         Kind::Cast { safe, ty, .. } => !safe && !ty.nullable && is_forced_by_cast(tree, at.id),
         Kind::Call(call) => {
             let argument = call.args.first().is_some_and(|arg| arg.value == at.id);
-            argument && tree.callee(call).is_some_and(|(name, _)| {
-                matches!(name.as_str(), "checkNotNull" | "requireNotNull" | "requireNonNull")
-            })
+            argument
+                && tree.callee(call).is_some_and(|(name, _)| {
+                    matches!(name.as_str(), "checkNotNull" | "requireNotNull" | "requireNonNull")
+                })
         }
         _ => false,
     }
@@ -112,4 +115,3 @@ pub(super) fn is_met(at: Ref, values: &Values<'_>) -> bool {
         _ => false,
     }
 }
-

@@ -2,15 +2,14 @@
 
 use super::{bundle, code};
 use crate::model::{Form, RouteKind, Style, Verb};
-use crate::recover::{ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, StyleRecoverer, TargetFact};
+use crate::recover::{
+    ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, StyleRecoverer, TargetFact,
+};
 use crate::syntax::{Call, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
-    style: Some(Style::FragmentSwap),
-    words: &["Fragment"],
-    recover,
-};
+pub(in crate::recover) const RECOVERER: StyleRecoverer =
+    StyleRecoverer { style: Some(Style::FragmentSwap), words: &["Fragment"], recover };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["replace", "add"]) {
@@ -107,7 +106,10 @@ fn is_on_transaction(expr: &Expr, call: &Call, values: &Values<'_>) -> bool {
                 || values.type_of(&expr.with(of)).is_some_and(|ty| ty.name == "FragmentTransaction")
                 || values.type_of(&root).is_some_and(|ty| ty.name == "FragmentTransaction")
         }
-        None => commit_lambda(expr, values).is_some() || values.implicit_type(expr).is_some_and(|ty| ty.name == "FragmentTransaction"),
+        None => {
+            commit_lambda(expr, values).is_some()
+                || values.implicit_type(expr).is_some_and(|ty| ty.name == "FragmentTransaction")
+        }
     }
 }
 
@@ -116,7 +118,8 @@ fn commit_lambda(expr: &Expr, values: &Values<'_>) -> Option<Id> {
     let tree = values.tree(expr.at);
     tree.ancestors(expr.at.id).find(|&id| {
         tree.call(id).is_some_and(|call| {
-            tree.callee(call).is_some_and(|(name, _)| matches!(name.as_str(), "commit" | "commitNow" | "transaction"))
+            tree.callee(call)
+                .is_some_and(|(name, _)| matches!(name.as_str(), "commit" | "commitNow" | "transaction"))
                 && call.args.iter().any(|arg| matches!(tree.kind(arg.value), Kind::Lambda { .. }))
         })
     })
@@ -129,36 +132,59 @@ fn steps_around(expr: &Expr, call: &Call, values: &Values<'_>) -> Vec<String> {
         let mut names = vec!["commit".to_owned()];
         let inside = code::calls(expr.at.file, values, &["addToBackStack"]);
         let span = tree.span(outer);
-        names.extend(inside.iter().filter(|(at, _)| span.holds(tree.span(at.id))).map(|_| "addToBackStack".to_owned()));
+        names.extend(
+            inside.iter().filter(|(at, _)| span.holds(tree.span(at.id))).map(|_| "addToBackStack".to_owned()),
+        );
         return names;
     }
     let whole = Expr::new(values.chain_end(expr.at));
-    let mut names: Vec<String> = values.built(&whole).steps.iter().map(|step| step.name.to_string()).collect();
+    let mut names: Vec<String> =
+        values.built(&whole).steps.iter().map(|step| step.name.to_string()).collect();
     let tree = values.tree(expr.at);
     // A chain that starts at a local: what is done to that local counts too, before and after.
     let mut first = tree.receiver(call);
     while let Some(inner) = first.and_then(|id| tree.call(id)) {
         first = tree.receiver(inner);
     }
-    let held = first.and_then(|id| tree.last_name(id)).and_then(|(name, _)| match values.resolve(expr.at, name) {
-        Some(crate::values::Def::Variable(variable)) => Some((variable, name.clone())),
-        _ => None,
-    });
+    let held =
+        first.and_then(|id| tree.last_name(id)).and_then(|(name, _)| match values.resolve(expr.at, name) {
+            Some(crate::values::Def::Variable(variable)) => Some((variable, name.clone())),
+            _ => None,
+        });
     // Or the chain is what a local is made from.
     let holder = tree.ancestors(whole.at.id).next().filter(|&id| tree.variable(id).is_some());
-    let holder = holder.map(|id| (Ref { file: expr.at.file, id }, tree.variable(id).map(|v| v.name.clone()).unwrap_or_default()));
+    let holder = holder.map(|id| {
+        (Ref { file: expr.at.file, id }, tree.variable(id).map(|v| v.name.clone()).unwrap_or_default())
+    });
     for (variable, name) in held.into_iter().chain(holder) {
         names.extend(values.steps_of(variable, &name).into_iter().map(|step| step.name.to_string()));
     }
     // A scope function opened on the transaction: what stands beside the call in its lambda.
     for id in tree.ancestors(expr.at.id) {
-        if let Some(scope) = tree.call(id) {
-            if tree.callee(scope).is_some_and(|(name, _)| matches!(name.as_str(), "apply" | "also" | "run" | "let" | "with")) {
-                names.extend(values.built(&Expr::new(values.chain_end(Ref { file: expr.at.file, id }))).steps.iter().map(|s| s.name.to_string()));
-                let span = tree.span(id);
-                let commits = code::calls(expr.at.file, values, &["commit", "commitNow", "commitAllowingStateLoss", "addToBackStack"]);
-                names.extend(commits.iter().filter(|(at, _)| span.holds(tree.span(at.id))).map(|(at, _)| code::callee_name(*at, values).to_owned()));
-            }
+        if let Some(scope) = tree.call(id)
+            && tree
+                .callee(scope)
+                .is_some_and(|(name, _)| matches!(name.as_str(), "apply" | "also" | "run" | "let" | "with"))
+        {
+            names.extend(
+                values
+                    .built(&Expr::new(values.chain_end(Ref { file: expr.at.file, id })))
+                    .steps
+                    .iter()
+                    .map(|s| s.name.to_string()),
+            );
+            let span = tree.span(id);
+            let commits = code::calls(
+                expr.at.file,
+                values,
+                &["commit", "commitNow", "commitAllowingStateLoss", "addToBackStack"],
+            );
+            names.extend(
+                commits
+                    .iter()
+                    .filter(|(at, _)| span.holds(tree.span(at.id)))
+                    .map(|(at, _)| code::callee_name(*at, values).to_owned()),
+            );
         }
     }
     names
@@ -251,15 +277,26 @@ fn pop(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
 fn pager(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
     for id in tree.ids() {
-        let Some(function) = tree.function(id).filter(|f| matches!(f.name.as_str(), "createFragment" | "getItem")) else { continue };
+        let Some(function) =
+            tree.function(id).filter(|f| matches!(f.name.as_str(), "createFragment" | "getItem"))
+        else {
+            continue;
+        };
         let at = Ref { file, id };
         let adapter = values.enclosing_class(at).is_some_and(|class| {
-            values.external_bases(class).iter().any(|base| matches!(base.as_str(), "FragmentStateAdapter" | "FragmentPagerAdapter" | "FragmentStatePagerAdapter"))
+            values.external_bases(class).iter().any(|base| {
+                matches!(
+                    base.as_str(),
+                    "FragmentStateAdapter" | "FragmentPagerAdapter" | "FragmentStatePagerAdapter"
+                )
+            })
         });
         let Some(body) = function.body.filter(|_| adapter) else { continue };
         let span = tree.span(body);
         for made in tree.ids().filter(|&id| span.holds(tree.span(id))) {
-            if let Some(shown) = tree.call(made).and_then(|_| instance(&Expr::new(Ref { file, id: made }), values)) {
+            if let Some(shown) =
+                tree.call(made).and_then(|_| instance(&Expr::new(Ref { file, id: made }), values))
+            {
                 facts.routes.push(route(shown.class, RouteKind::Tab, false, values));
             }
         }

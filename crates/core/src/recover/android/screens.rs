@@ -92,7 +92,8 @@ fn layout_of_call(at: Ref, values: &Values<'_>) -> Vec<String> {
         _ if matches!(tree.kind(call.callee), Kind::Super) => {}
         _ => return Vec::new(),
     }
-    let binding = tree.receiver(call).and_then(|of| tree.last_name(of)).and_then(|(name, _)| layout_of_binding(name));
+    let binding =
+        tree.receiver(call).and_then(|of| tree.last_name(of)).and_then(|(name, _)| layout_of_binding(name));
     let given = call.args.iter().flat_map(|arg| code::resources(&expr.with(arg.value), "layout", values));
     given.chain(binding).collect()
 }

@@ -64,7 +64,8 @@ impl Java<'_> {
         class.annotations = modifiers.annotations;
         class.supers = self.supers(node);
         if node.kind() == "record_declaration" {
-            class.params = node.child_by_field_name("parameters").map(|n| self.params(n, true)).unwrap_or_default();
+            class.params =
+                node.child_by_field_name("parameters").map(|n| self.params(n, true)).unwrap_or_default();
         }
         if let Some(body) = node.child_by_field_name("body") {
             class.members = self.members(body);
@@ -116,7 +117,11 @@ impl Java<'_> {
         let name = node.child_by_field_name("name");
         let constructor = node.kind() != "method_declaration";
         let function = Function {
-            name: if constructor { "<init>".into() } else { name.map(|n| self.0.name(n)).unwrap_or_default() },
+            name: if constructor {
+                "<init>".into()
+            } else {
+                name.map(|n| self.0.name(n)).unwrap_or_default()
+            },
             name_span: name.map_or(span(node), span),
             modifiers: modifiers.words,
             annotations: modifiers.annotations,
@@ -134,7 +139,8 @@ impl Java<'_> {
             let modifiers = self.modifiers(part);
             let nullable = modifiers.annotations.iter().any(|a| a.name == "Nullable");
             let declarator = child(part, "variable_declarator").unwrap_or(part);
-            let Some(name) = declarator.child_by_field_name("name").or_else(|| is_name(part).then_some(part)) else {
+            let Some(name) = declarator.child_by_field_name("name").or_else(|| is_name(part).then_some(part))
+            else {
                 continue;
             };
             let ty = part.child_by_field_name("type").map(|n| TypeName { nullable, ..self.type_name(n) });
@@ -142,7 +148,8 @@ impl Java<'_> {
             if part.kind() == "spread_parameter" {
                 words.push("vararg".into());
             }
-            let parameter = Parameter { name: self.0.name(name), ty, default: None, property, modifiers: words };
+            let parameter =
+                Parameter { name: self.0.name(name), ty, default: None, property, modifiers: words };
             params.push(self.0.add(Kind::Parameter(parameter), part));
         }
         params
@@ -196,7 +203,9 @@ impl Java<'_> {
                 let args = child(node, "type_arguments").map(named).unwrap_or_default();
                 TypeName { args: args.into_iter().map(|n| self.type_name(n)).collect(), ..base }
             }
-            "annotated_type" => named(node).into_iter().next_back().map(|n| self.type_name(n)).unwrap_or_default(),
+            "annotated_type" => {
+                named(node).into_iter().next_back().map(|n| self.type_name(n)).unwrap_or_default()
+            }
             _ => bare_type(self.0.str(node).split_whitespace().collect::<String>().into(), span(node)),
         }
     }

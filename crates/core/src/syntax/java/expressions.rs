@@ -45,7 +45,11 @@ impl Java<'_> {
             "binary_expression" => self.binary(node),
             "unary_expression" | "update_expression" => {
                 let Some(of) = named(node).into_iter().next() else { return self.0.nothing(node) };
-                let op = children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
+                let op = children(node)
+                    .into_iter()
+                    .find(|n| !n.is_named())
+                    .map(|n| self.0.name(n))
+                    .unwrap_or_default();
                 let of = self.expression(of);
                 self.0.add(Kind::Unary { op, of }, node)
             }
@@ -77,8 +81,14 @@ impl Java<'_> {
                 Some(inner) => self.expression(*inner),
                 None => self.0.nothing(node),
             },
-            "class_declaration" | "interface_declaration" | "enum_declaration" | "record_declaration" | "block"
-            | "expression_statement" | "local_variable_declaration" | "method_declaration" => self.item(node),
+            "class_declaration"
+            | "interface_declaration"
+            | "enum_declaration"
+            | "record_declaration"
+            | "block"
+            | "expression_statement"
+            | "local_variable_declaration"
+            | "method_declaration" => self.item(node),
             _ => {
                 let inside = self.items(named(node));
                 self.0.add(Kind::Other(inside), node)
@@ -87,7 +97,8 @@ impl Java<'_> {
     }
 
     fn field(&mut self, node: Node<'_>) -> Id {
-        let (Some(of), Some(name)) = (node.child_by_field_name("object"), node.child_by_field_name("field")) else {
+        let (Some(of), Some(name)) = (node.child_by_field_name("object"), node.child_by_field_name("field"))
+        else {
             return self.0.nothing(node);
         };
         if name.kind() == "this" {
@@ -156,7 +167,8 @@ impl Java<'_> {
     }
 
     fn binary(&mut self, node: Node<'_>) -> Id {
-        let (Some(left), Some(right)) = (node.child_by_field_name("left"), node.child_by_field_name("right")) else {
+        let (Some(left), Some(right)) = (node.child_by_field_name("left"), node.child_by_field_name("right"))
+        else {
             return self.0.nothing(node);
         };
         let op = node.child_by_field_name("operator").map(|n| self.0.name(n)).unwrap_or_default();
@@ -165,7 +177,8 @@ impl Java<'_> {
     }
 
     fn cast(&mut self, node: Node<'_>) -> Id {
-        let (Some(ty), Some(of)) = (node.child_by_field_name("type"), node.child_by_field_name("value")) else {
+        let (Some(ty), Some(of)) = (node.child_by_field_name("type"), node.child_by_field_name("value"))
+        else {
             return self.0.nothing(node);
         };
         let (ty, of) = (self.type_name(ty), self.expression(of));
@@ -190,7 +203,8 @@ impl Java<'_> {
         let groups = node.child_by_field_name("body").map(named).unwrap_or_default();
         let mut arms = Vec::new();
         for group in groups {
-            let (labels, body): (Vec<_>, Vec<_>) = named(group).into_iter().partition(|n| n.kind() == "switch_label");
+            let (labels, body): (Vec<_>, Vec<_>) =
+                named(group).into_iter().partition(|n| n.kind() == "switch_label");
             let tests = labels.into_iter().flat_map(named).map(|n| self.expression(n)).collect();
             let items = self.items(body);
             let body = match items.as_slice() {
@@ -230,7 +244,9 @@ impl Java<'_> {
     }
 
     fn assignment(&mut self, node: Node<'_>) -> Id {
-        let (Some(target), Some(value)) = (node.child_by_field_name("left"), node.child_by_field_name("right")) else {
+        let (Some(target), Some(value)) =
+            (node.child_by_field_name("left"), node.child_by_field_name("right"))
+        else {
             return self.0.nothing(node);
         };
         let op = node.child_by_field_name("operator").map(|n| self.0.name(n)).unwrap_or_default();

@@ -52,15 +52,24 @@ impl Java<'_> {
             return self.0.nothing(node);
         }
         let id = match node.kind() {
-            "class_declaration" | "interface_declaration" | "enum_declaration" | "record_declaration"
+            "class_declaration"
+            | "interface_declaration"
+            | "enum_declaration"
+            | "record_declaration"
             | "annotation_type_declaration" => self.class(node),
-            "method_declaration" | "constructor_declaration" | "compact_constructor_declaration" => self.method(node),
-            "field_declaration" | "local_variable_declaration" | "constant_declaration" => self.variables(node),
+            "method_declaration" | "constructor_declaration" | "compact_constructor_declaration" => {
+                self.method(node)
+            }
+            "field_declaration" | "local_variable_declaration" | "constant_declaration" => {
+                self.variables(node)
+            }
             "enum_constant" => self.entry(node),
-            "expression_statement" | "static_initializer" | "parenthesized_expression" => match named(node).first() {
-                Some(inner) => self.item(*inner),
-                None => self.0.nothing(node),
-            },
+            "expression_statement" | "static_initializer" | "parenthesized_expression" => {
+                match named(node).first() {
+                    Some(inner) => self.item(*inner),
+                    None => self.0.nothing(node),
+                }
+            }
             "block" | "constructor_body" => {
                 let items = self.items(named(node));
                 self.0.add(Kind::Block(items), node)

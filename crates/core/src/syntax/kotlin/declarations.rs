@@ -11,7 +11,9 @@ use tree_sitter::Node;
 impl Kotlin<'_> {
     pub(super) fn modifiers(&mut self, node: Node<'_>) -> Modifiers {
         let mut found = Modifiers::default();
-        for group in named(node).into_iter().filter(|n| matches!(n.kind(), "modifiers" | "parameter_modifiers")) {
+        for group in
+            named(node).into_iter().filter(|n| matches!(n.kind(), "modifiers" | "parameter_modifiers"))
+        {
             for word in named(group) {
                 if word.kind() == "annotation" {
                     let annotation = self.annotation(word);
@@ -75,7 +77,10 @@ impl Kotlin<'_> {
 
     pub(super) fn members(&mut self, body: Node<'_>) -> Vec<Id> {
         let nodes = named(body);
-        nodes.into_iter().map(|n| if n.kind() == "enum_entry" { self.entry(n) } else { self.item(n) }).collect()
+        nodes
+            .into_iter()
+            .map(|n| if n.kind() == "enum_entry" { self.entry(n) } else { self.item(n) })
+            .collect()
     }
 
     fn entry(&mut self, node: Node<'_>) -> Id {
@@ -109,7 +114,8 @@ impl Kotlin<'_> {
     }
 
     pub(super) fn supers(&mut self, node: Node<'_>) -> Vec<SuperType> {
-        let specifiers: Vec<_> = named(node).into_iter().filter_map(|n| named(n).into_iter().next_back()).collect();
+        let specifiers: Vec<_> =
+            named(node).into_iter().filter_map(|n| named(n).into_iter().next_back()).collect();
         specifiers
             .into_iter()
             .filter_map(|part| match part.kind() {
@@ -134,7 +140,11 @@ impl Kotlin<'_> {
         let body = child(node, "function_body").map(|n| self.inside(n));
         let body = body.or_else(|| child(node, "block").map(|n| self.expression(n)));
         let function = Function {
-            name: if constructor { "<init>".into() } else { name.map(|n| self.0.name(n)).unwrap_or_default() },
+            name: if constructor {
+                "<init>".into()
+            } else {
+                name.map(|n| self.0.name(n)).unwrap_or_default()
+            },
             name_span: name.map_or(span(node), span),
             modifiers: modifiers.words,
             annotations: modifiers.annotations,
@@ -262,7 +272,12 @@ impl Kotlin<'_> {
 pub(super) fn is_type(node: Node<'_>) -> bool {
     matches!(
         node.kind(),
-        "user_type" | "nullable_type" | "function_type" | "parenthesized_type" | "non_nullable_type" | "type_projection"
+        "user_type"
+            | "nullable_type"
+            | "function_type"
+            | "parenthesized_type"
+            | "non_nullable_type"
+            | "type_projection"
     )
 }
 

@@ -37,11 +37,15 @@ impl Kotlin<'_> {
                 let items = self.items(named(node));
                 self.0.add(Kind::Block(items), node)
             }
-            "parenthesized_expression" | "labeled_expression" | "annotated_expression" => match named(node).last() {
-                Some(inner) => self.expression(*inner),
-                None => self.0.nothing(node),
-            },
-            "binary_expression" | "infix_expression" | "range_expression" | "in_expression" => self.binary(node),
+            "parenthesized_expression" | "labeled_expression" | "annotated_expression" => {
+                match named(node).last() {
+                    Some(inner) => self.expression(*inner),
+                    None => self.0.nothing(node),
+                }
+            }
+            "binary_expression" | "infix_expression" | "range_expression" | "in_expression" => {
+                self.binary(node)
+            }
             "unary_expression" => self.unary(node),
             "as_expression" => self.cast(node),
             "is_expression" => self.first_only(node),
@@ -53,12 +57,15 @@ impl Kotlin<'_> {
             "assignment" => self.assignment(node),
             "index_expression" => self.index(node),
             "return_expression" => {
-                let value = named(node).into_iter().rfind(|n| n.kind() != "label").map(|n| self.expression(n));
+                let value =
+                    named(node).into_iter().rfind(|n| n.kind() != "label").map(|n| self.expression(n));
                 self.0.add(Kind::Return(value), node)
             }
-            "class_declaration" | "object_declaration" | "function_declaration" | "property_declaration" | "ERROR" => {
-                self.item(node)
-            }
+            "class_declaration"
+            | "object_declaration"
+            | "function_declaration"
+            | "property_declaration"
+            | "ERROR" => self.item(node),
             "variable_declaration" => self.declared(node),
             "multi_variable_declaration" => {
                 let inside = named(node).into_iter().map(|n| self.declared(n)).collect();
@@ -136,9 +143,11 @@ impl Kotlin<'_> {
         let Some(first) = parts.first().copied() else { return self.0.nothing(node) };
         let lambda = child(node, "annotated_lambda");
         // `f(x) { … }` is a call of `f(x)` with a lambda to the grammar: one call to everybody else.
-        let inner = (first.kind() == "call_expression" && lambda.is_some() && child(node, "value_arguments").is_none())
-            .then_some(first)
-            .filter(|inner| child(*inner, "annotated_lambda").is_none());
+        let inner = (first.kind() == "call_expression"
+            && lambda.is_some()
+            && child(node, "value_arguments").is_none())
+        .then_some(first)
+        .filter(|inner| child(*inner, "annotated_lambda").is_none());
         let head = inner.unwrap_or(node);
         let callee = named(head).first().copied().unwrap_or(first);
         let callee = self.expression(callee);
@@ -198,7 +207,9 @@ impl Kotlin<'_> {
         }
         let op = match (node.kind(), parts.get(1)) {
             ("infix_expression", Some(word)) if parts.len() > 2 => self.0.name(*word),
-            _ => children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default(),
+            _ => {
+                children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default()
+            }
         };
         let (left, right) = (self.expression(*left), self.expression(*right));
         self.0.add(Kind::Binary { op, left, right }, node)
@@ -218,7 +229,8 @@ impl Kotlin<'_> {
 
     fn unary(&mut self, node: Node<'_>) -> Id {
         let Some(of) = named(node).into_iter().next() else { return self.0.nothing(node) };
-        let op = children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
+        let op =
+            children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
         let of = self.expression(of);
         self.0.add(Kind::Unary { op, of }, node)
     }
@@ -275,7 +287,8 @@ impl Kotlin<'_> {
     fn lambda(&mut self, node: Node<'_>) -> Id {
         let literal = child(node, "lambda_literal").unwrap_or(node);
         if literal.kind() == "anonymous_function" {
-            let params = child(literal, "function_value_parameters").map(|n| self.params(n)).unwrap_or_default();
+            let params =
+                child(literal, "function_value_parameters").map(|n| self.params(n)).unwrap_or_default();
             let body = child(literal, "function_body").map(|n| self.inside(n));
             let body = body.unwrap_or_else(|| self.0.nothing(literal));
             return self.0.add(Kind::Lambda { params, body }, literal);
@@ -298,7 +311,13 @@ impl Kotlin<'_> {
     fn object(&mut self, node: Node<'_>) -> Id {
         let supers = child(node, "delegation_specifiers").map(|n| self.supers(n)).unwrap_or_default();
         let members = child(node, "class_body").map(|n| self.members(n)).unwrap_or_default();
-        let class = Class { supers, members, kind: ClassKind::Anonymous, name: SmolStr::default(), ..self.empty_class(node, "") };
+        let class = Class {
+            supers,
+            members,
+            kind: ClassKind::Anonymous,
+            name: SmolStr::default(),
+            ..self.empty_class(node, "")
+        };
         self.0.add(Kind::Class(class), node)
     }
 
@@ -313,7 +332,8 @@ impl Kotlin<'_> {
     fn assignment(&mut self, node: Node<'_>) -> Id {
         let parts = named(node);
         let (Some(target), Some(value)) = (parts.first(), parts.last()) else { return self.0.nothing(node) };
-        let op = children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
+        let op =
+            children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
         let (target, value) = (self.expression(*target), self.expression(*value));
         self.0.add(Kind::Assign { target, op, value }, node)
     }
@@ -326,4 +346,3 @@ impl Kotlin<'_> {
         self.0.add(Kind::Index { of, args }, node)
     }
 }
-

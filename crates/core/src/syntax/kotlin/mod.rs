@@ -62,13 +62,15 @@ impl Kotlin<'_> {
     /// The dotted name inside a header or import.
     fn dotted(&self, node: Node<'_>) -> String {
         let name = code::child(node, "qualified_identifier").unwrap_or(node);
-        let parts: Vec<_> = named(name).iter().filter(|n| n.kind() == "identifier").map(|n| self.0.name(*n)).collect();
+        let parts: Vec<_> =
+            named(name).iter().filter(|n| n.kind() == "identifier").map(|n| self.0.name(*n)).collect();
         parts.join(".")
     }
 
     fn import(&mut self, node: Node<'_>) {
         let path = self.dotted(node);
-        let alias = named(node).into_iter().skip(1).find(|n| n.kind() == "identifier").map(|n| self.0.name(n));
+        let alias =
+            named(node).into_iter().skip(1).find(|n| n.kind() == "identifier").map(|n| self.0.name(n));
         let wildcard = code::has(node, "*");
         let last = path.rsplit('.').next().map(Into::into);
         let name = if wildcard { None } else { alias.or(last) };
@@ -119,7 +121,10 @@ impl Kotlin<'_> {
                 items.push(class);
                 return items;
             }
-            if part.is_named() && !part.is_extra() && !matches!(part.kind(), "package_header" | "import" | "modifiers") {
+            if part.is_named()
+                && !part.is_extra()
+                && !matches!(part.kind(), "package_header" | "import" | "modifiers")
+            {
                 items.push(self.item(*part));
             }
         }

@@ -15,7 +15,14 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["getActivity"]) {
         pending(at, call, values, facts);
     }
-    let closers = ["finish", "finishAffinity", "finishAndRemoveTask", "onBackPressed", "finishAfterTransition", "supportFinishAfterTransition"];
+    let closers = [
+        "finish",
+        "finishAffinity",
+        "finishAndRemoveTask",
+        "onBackPressed",
+        "finishAfterTransition",
+        "supportFinishAfterTransition",
+    ];
     for (at, call) in code::calls(file, values, &closers) {
         close(at, call, values, facts);
     }
@@ -34,7 +41,9 @@ fn open(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         return launch(&expr, call, values, facts);
     }
     // `startActivity<ItemActivity>(…)` of an app's own helper is that helper's business.
-    let Some(position) = call.args.iter().position(|arg| may_be_intent(&expr.with(arg.value), values)) else { return };
+    let Some(position) = call.args.iter().position(|arg| may_be_intent(&expr.with(arg.value), values)) else {
+        return;
+    };
     let target = call.args[position].value;
     for site in values.sites(at, target) {
         let inner = Expr { at: Ref { file: at.file, id: target }, env: site.env.clone() };
@@ -57,9 +66,13 @@ fn launch(expr: &Expr, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         return;
     }
     let Some(registered) = values.tree(root.at).call(root.at.id) else { return };
-    let Some(contract) = registered.args.first().map(|arg| values.built(&root.with(arg.value)).root) else { return };
+    let Some(contract) = registered.args.first().map(|arg| values.built(&root.with(arg.value)).root) else {
+        return;
+    };
     let intent = match values.made_class(&contract) {
-        Some(class) => values.made_by(class, "createIntent", call, expr).and_then(|made| intent::read(&made, values)),
+        Some(class) => {
+            values.made_by(class, "createIntent", call, expr).and_then(|made| intent::read(&made, values))
+        }
         None => call.args.first().and_then(|arg| intent::read(&expr.with(arg.value), values)),
     };
     if let Some(intent) = intent {
@@ -82,7 +95,8 @@ fn call_fact(intent: &Intent, target: &Expr, site: Ref, values: &Values<'_>) -> 
         fact.written = intent.written.clone().unwrap_or_default();
     } else if let Some(address) = &intent.address {
         let found = values.eval(address);
-        let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).filter(|s| !s.is_blank()).collect();
+        let shapes: Vec<Shape> =
+            found.iter().filter_map(|value| value.shape().cloned()).filter(|s| !s.is_blank()).collect();
         fact.verb = Verb::Link;
         fact.written = values.written(address.at);
         fact.form = found.first().map_or(Form::Dynamic, |value| value.form);
@@ -105,12 +119,18 @@ fn call_fact(intent: &Intent, target: &Expr, site: Ref, values: &Values<'_>) -> 
 /// `PendingIntent.getActivity(context, 0, intent, flags)`: a way in from a notification.
 fn pending(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.tree(at);
-    let on = tree.receiver(call).and_then(|of| tree.last_name(of)).is_some_and(|(name, _)| name == "PendingIntent");
+    let on = tree
+        .receiver(call)
+        .and_then(|of| tree.last_name(of))
+        .is_some_and(|(name, _)| name == "PendingIntent");
     let Some(arg) = call.args.get(2).filter(|_| on) else { return };
     let expr = Expr::new(at);
     let intent = intent::read(&expr.with(arg.value), values);
     let fact = intent.and_then(|intent| call_fact(&intent, &expr.with(arg.value), at, values));
-    facts.calls.extend(fact.filter(|fact| matches!(fact.target, TargetFact::Class(_))).map(|fact| CallFact { verb: Verb::Link, ..fact }));
+    facts.calls.extend(
+        fact.filter(|fact| matches!(fact.target, TargetFact::Class(_)))
+            .map(|fact| CallFact { verb: Verb::Link, ..fact }),
+    );
 }
 
 /// Finishing an activity goes back, from inside of it or from a fragment of it.
@@ -125,7 +145,11 @@ fn close(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         Some(of) => match tree.kind(of) {
             Kind::Super => false,
             Kind::This => is_in_activity(at, values),
-            Kind::Name(name) | Kind::Member(crate::syntax::Member { name, .. }) if name == "onBackPressedDispatcher" => true,
+            Kind::Name(name) | Kind::Member(crate::syntax::Member { name, .. })
+                if name == "onBackPressedDispatcher" =>
+            {
+                true
+            }
             _ => values.type_of(&expr.with(of)).is_some_and(|ty| match ty.class {
                 Some(class) => values.external_bases(class).iter().any(|base| base.ends_with("Activity")),
                 None => ty.name.ends_with("Activity"),

@@ -21,8 +21,14 @@ pub(super) fn read(expr: &Expr, values: &Values<'_>) -> Option<Intent> {
     let built = values.built(expr);
     let call = values.tree(built.root.at).call(built.root.at.id)?;
     (code::callee_name(built.root.at, values) == "Intent").then_some(())?;
-    let mut intent =
-        Intent { class: None, written: None, address: None, extras: Vec::new(), open: built.open, resets: false };
+    let mut intent = Intent {
+        class: None,
+        written: None,
+        address: None,
+        extras: Vec::new(),
+        open: built.open,
+        resets: false,
+    };
     for arg in &call.args {
         let arg = built.root.with(arg.value);
         intent.name_class(&arg, values);
@@ -56,15 +62,23 @@ impl Intent {
                 self.extras.extend(contents.entries);
                 self.open |= contents.open;
             }
-            ("putExtra" | "putStringArrayListExtra" | "putParcelableArrayListExtra" | "putIntegerArrayListExtra", [key, value]) => {
-                match code::key(key, values) {
-                    Some((name, literal_key)) => {
-                        let argument = code::argument(crate::recover::Slot::Name(name), value, values);
-                        self.extras.push(ArgumentFact { literal_key, at: code::node_at(key.at, values), ..argument });
-                    }
-                    None => self.open = true,
+            (
+                "putExtra"
+                | "putStringArrayListExtra"
+                | "putParcelableArrayListExtra"
+                | "putIntegerArrayListExtra",
+                [key, value],
+            ) => match code::key(key, values) {
+                Some((name, literal_key)) => {
+                    let argument = code::argument(crate::recover::Slot::Name(name), value, values);
+                    self.extras.push(ArgumentFact {
+                        literal_key,
+                        at: code::node_at(key.at, values),
+                        ..argument
+                    });
                 }
-            }
+                None => self.open = true,
+            },
             _ => {}
         }
     }

@@ -17,7 +17,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(class) = class else { continue };
         let path = class_path(file, &class.value, values);
         let alias = element.name == "activity-alias";
-        let filters: Vec<ElementId> = markup.children(at).filter(|(_, e)| e.name == "intent-filter").map(|(id, _)| id).collect();
+        let filters: Vec<ElementId> =
+            markup.children(at).filter(|(_, e)| e.name == "intent-filter").map(|(id, _)| id).collect();
         let launcher = filters.iter().any(|&filter| is_launcher(markup, filter));
         let exported = element.attribute(ANDROID, "exported").is_some_and(|a| a.value == "true");
         // Another name for an activity is no route of its own, but it may be what the system opens.
@@ -44,10 +45,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn is_launcher(markup: &Markup, filter: ElementId) -> bool {
     let names = |tag: &str, value: &str| {
-        markup.children(filter).any(|(_, e)| e.name == tag && e.attribute(ANDROID, "name").is_some_and(|a| a.value == value))
+        markup
+            .children(filter)
+            .any(|(_, e)| e.name == tag && e.attribute(ANDROID, "name").is_some_and(|a| a.value == value))
     };
     names("action", "android.intent.action.MAIN")
-        && (names("category", "android.intent.category.LAUNCHER") || names("category", "android.intent.category.LEANBACK_LAUNCHER"))
+        && (names("category", "android.intent.category.LAUNCHER")
+            || names("category", "android.intent.category.LEANBACK_LAUNCHER"))
 }
 
 /// Addresses a filter takes: every scheme with every host and path, as the system combines them.
@@ -61,7 +65,9 @@ fn links(file: u32, markup: &Markup, filter: ElementId) -> Vec<(String, At)> {
         .flat_map(|e| &e.attributes)
         .filter_map(|a| match a.name.as_str() {
             "path" => Some(a.value.clone()),
-            "pathPrefix" | "pathPattern" | "pathAdvancedPattern" => Some(format!("{}{{}}", a.value.trim_end_matches(".*"))),
+            "pathPrefix" | "pathPattern" | "pathAdvancedPattern" => {
+                Some(format!("{}{{}}", a.value.trim_end_matches(".*")))
+            }
             _ => None,
         })
         .collect();

@@ -22,11 +22,22 @@ const GETTERS: &[&str] = &[
 ];
 
 /// Taken out of `intent.extras` instead.
-const BUNDLE_GETTERS: &[&str] = &["getString", "getInt", "getLong", "getBoolean", "getFloat", "getDouble", "getParcelable", "getSerializable"];
+const BUNDLE_GETTERS: &[&str] = &[
+    "getString",
+    "getInt",
+    "getLong",
+    "getBoolean",
+    "getFloat",
+    "getDouble",
+    "getParcelable",
+    "getSerializable",
+];
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     whole_extras(file, values, facts);
-    for (at, call) in code::calls(file, values, GETTERS).into_iter().chain(code::calls(file, values, BUNDLE_GETTERS)) {
+    for (at, call) in
+        code::calls(file, values, GETTERS).into_iter().chain(code::calls(file, values, BUNDLE_GETTERS))
+    {
         let tree = values.tree(at);
         let (Some(of), Some(first)) = (tree.receiver(call), call.args.first()) else { continue };
         let method = code::callee_name(at, values);
@@ -74,7 +85,8 @@ fn whole_extras(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 Kind::Call(_) => code::callee_name(Ref { file, id: arg.value }, values),
                 _ => tree.last_name(arg.value).map_or("", |(name, _)| name.as_str()),
             };
-            matches!(name, "extras" | "getExtras") && origin(&Expr::new(at).with(arg.value), true, values).is_some()
+            matches!(name, "extras" | "getExtras")
+                && origin(&Expr::new(at).with(arg.value), true, values).is_some()
         });
         if all {
             facts.whole_bags.push(at);

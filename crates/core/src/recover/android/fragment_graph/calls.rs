@@ -115,7 +115,7 @@ fn host_id(at: Ref, call: &Call, values: &Values<'_>) -> Option<String> {
         let call = values.tree(found.at).call(found.at.id).filter(|_| finds)?;
         call.args.iter().find_map(|arg| code::ids(&found.with(arg.value), values).into_iter().next())
     });
-    args.last()
+    args.into_iter().next_back()
 }
 
 fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
@@ -179,7 +179,12 @@ fn deep_link_builder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Fact
     let inner = expr.with(first.value);
     let Some(mut target) = target::read(&inner, values) else { return };
     let whole = values.built(&Expr::new(values.chain_end(at)));
-    let bundle = whole.steps.iter().rev().find(|step| step.name == "setArguments").and_then(|step| step.args.first().cloned());
+    let bundle = whole
+        .steps
+        .iter()
+        .rev()
+        .find(|step| step.name == "setArguments")
+        .and_then(|step| step.args.first().cloned());
     let bundle = bundle.or_else(|| call.arg("args", 1).map(|id| expr.with(id)));
     let open = target::with_bundle(&mut target, bundle, values);
     let written = values.written(inner.at);
@@ -194,7 +199,9 @@ fn dismiss(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         Some(of) => matches!(tree.kind(of), Kind::This),
     };
     let class = values.enclosing_class(at).filter(|_| own);
-    let dialog = class.is_some_and(|class| values.external_bases(class).iter().any(|base| base.ends_with("DialogFragment")));
+    let dialog = class.is_some_and(|class| {
+        values.external_bases(class).iter().any(|base| base.ends_with("DialogFragment"))
+    });
     if dialog && !values.calls_own_function(&Expr::new(at), call) {
         facts.calls.push(plain_back(at, values));
     }

@@ -3,8 +3,8 @@
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};
 use crate::recover::{
-    ActionFact, ContainerFact, ContainerKey, Facts, IncludeFact, Owner, ParameterFact, RouteFact, RouteKey, Shows,
-    StartFact,
+    ActionFact, ContainerFact, ContainerKey, Facts, IncludeFact, Owner, ParameterFact, RouteFact, RouteKey,
+    Shows, StartFact,
 };
 use crate::syntax::{Element, ElementId, Markup};
 use crate::values::Values;
@@ -75,7 +75,7 @@ impl Reader<'_, '_> {
     fn include(&mut self, element: &Element, into: ContainerKey) {
         let graph = element.attribute(APP, "graph").and_then(|attribute| resource_name(&attribute.value));
         if let Some(resource) = graph {
-            self.facts.includes.push(IncludeFact { into, resource, at: element_at(self.file, element) });
+            self.facts.includes.push(IncludeFact { into, resource });
         }
     }
 
@@ -136,7 +136,11 @@ impl Reader<'_, '_> {
             owner,
             destination: to("destination"),
             pop_up_to: to("popUpTo").map(|(name, _)| name),
-            supplies: self.parameters(at).into_iter().filter(|parameter| parameter.default.is_some()).collect(),
+            supplies: self
+                .parameters(at)
+                .into_iter()
+                .filter(|parameter| parameter.default.is_some())
+                .collect(),
             at: element_at(self.file, element),
         };
         self.facts.actions.push(fact);

@@ -24,7 +24,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 /// A view that shows a navigation host, or any fragment fixed in the layout.
-fn host(file: u32, markup: &Markup, element: &Element, layout: &str, values: &Values<'_>) -> Option<HostFact> {
+fn host(
+    file: u32,
+    markup: &Markup,
+    element: &Element,
+    layout: &str,
+    values: &Values<'_>,
+) -> Option<HostFact> {
     let class = element.attribute(ANDROID, "name").or_else(|| element.attribute("", "class"))?;
     let path = class_path(file, &class.value, values);
     let graph = element.attribute(APP, "navGraph");
@@ -32,7 +38,8 @@ fn host(file: u32, markup: &Markup, element: &Element, layout: &str, values: &Va
     Some(HostFact {
         id: id(element).map(|(name, _)| name),
         identified: is_identified(markup, element),
-        graph: graph.and_then(|attribute| Some((resource_name(&attribute.value)?, value_at(file, attribute)))),
+        graph: graph
+            .and_then(|attribute| Some((resource_name(&attribute.value)?, value_at(file, attribute)))),
         layout: layout.to_owned(),
         fixed: (!is_host).then_some(path),
         at: element_at(file, element),
@@ -51,7 +58,9 @@ fn is_identified(markup: &Markup, element: &Element) -> bool {
 /// The app's own subclass of the host.
 fn is_app_host(path: &str, values: &Values<'_>) -> bool {
     let classes = values.program().classes_at(path).iter();
-    classes.copied().any(|class| values.external_bases(class).iter().any(|base| base.ends_with("NavHostFragment")))
+    classes
+        .copied()
+        .any(|class| values.external_bases(class).iter().any(|base| base.ends_with("NavHostFragment")))
 }
 
 fn menu_view(element: &Element, layout: &str) -> Option<MenuView> {
@@ -64,7 +73,8 @@ fn menu_view(element: &Element, layout: &str) -> Option<MenuView> {
 
 pub(super) fn recover_menu(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(markup) = values.program().markup(file) else { return };
-    let items = markup.elements().filter(|(_, element)| element.name == "item" && element.children.is_empty());
+    let items =
+        markup.elements().filter(|(_, element)| element.name == "item" && element.children.is_empty());
     let items = items.filter_map(|(_, element)| {
         let (name, attribute) = id(element)?;
         Some(MenuItem { id: name, at: element_at(file, element), id_at: value_at(file, attribute) })
@@ -76,6 +86,7 @@ pub(super) fn recover_menu(file: u32, values: &Values<'_>, facts: &mut Facts) {
 /// Preferences open fragments by their class.
 pub(super) fn recover_preferences(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(markup) = values.program().markup(file) else { return };
-    let named = markup.elements().flat_map(|(_, element)| &element.attributes).filter(|a| a.name == "fragment");
+    let named =
+        markup.elements().flat_map(|(_, element)| &element.attributes).filter(|a| a.name == "fragment");
     facts.shown_by_markup.extend(named.map(|a| class_path(file, &a.value, values)));
 }

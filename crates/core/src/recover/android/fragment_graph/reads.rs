@@ -119,13 +119,27 @@ fn from_call(at: Ref, call: &Call, values: &Values<'_>) -> Option<ReadFact> {
     let ty = bundle::taken_type(method).map(str::to_owned).or(stated);
     let default = call.args.len() > 1;
     let found = read(at, name, values);
-    Some(ReadFact { ty, literal_key, tolerant: found.tolerant || default, forced: found.forced && !default, ..found })
+    Some(ReadFact {
+        ty,
+        literal_key,
+        tolerant: found.tolerant || default,
+        forced: found.forced && !default,
+        ..found
+    })
 }
 
 /// `handle[KEY]`.
-fn from_index(at: Ref, of: crate::syntax::Id, args: &[crate::syntax::Id], values: &Values<'_>) -> Option<ReadFact> {
+fn from_index(
+    at: Ref,
+    of: crate::syntax::Id,
+    args: &[crate::syntax::Id],
+    values: &Values<'_>,
+) -> Option<ReadFact> {
     let tree = values.tree(at);
-    let assigned = tree.node(at.id).parent.is_some_and(|id| matches!(tree.kind(id), Kind::Assign { target, .. } if *target == at.id));
+    let assigned = tree
+        .node(at.id)
+        .parent
+        .is_some_and(|id| matches!(tree.kind(id), Kind::Assign { target, .. } if *target == at.id));
     if assigned {
         return None;
     }
@@ -142,7 +156,16 @@ fn from_index(at: Ref, of: crate::syntax::Id, args: &[crate::syntax::Id], values
 fn is_getter(name: &str) -> bool {
     name.strip_prefix("get").is_some_and(|rest| {
         bundle::taken_type(name).is_some()
-            || matches!(rest, "Parcelable" | "Serializable" | "StringArray" | "IntArray" | "StringArrayList" | "ParcelableArrayList" | "CharSequence")
+            || matches!(
+                rest,
+                "Parcelable"
+                    | "Serializable"
+                    | "StringArray"
+                    | "IntArray"
+                    | "StringArrayList"
+                    | "ParcelableArrayList"
+                    | "CharSequence"
+            )
             || matches!(rest, "ParcelableCompat" | "SerializableCompat")
     })
 }
@@ -196,7 +219,9 @@ fn is_own_state(at: Ref, key: &str, values: &Values<'_>) -> bool {
     by_call
         || tree.ids().any(|id| match tree.kind(id) {
             Kind::Assign { target, .. } => match tree.kind(*target) {
-                Kind::Index { args, .. } => args.first().is_some_and(|&arg| same(Ref { file: at.file, id: *target }, arg)),
+                Kind::Index { args, .. } => {
+                    args.first().is_some_and(|&arg| same(Ref { file: at.file, id: *target }, arg))
+                }
                 _ => false,
             },
             _ => false,

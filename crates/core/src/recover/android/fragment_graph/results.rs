@@ -7,16 +7,21 @@ use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
-    let names: &[(&str, ResultSide)] = &[
-        ("setFragmentResult", ResultSide::Send),
-        ("setFragmentResultListener", ResultSide::Receive),
-    ];
+    let names: &[(&str, ResultSide)] =
+        &[("setFragmentResult", ResultSide::Send), ("setFragmentResultListener", ResultSide::Receive)];
     for &(name, side) in names {
         for (at, call) in code::calls(file, values, &[name]) {
             let Some(first) = call.args.first() else { continue };
             for site in values.sites(at, first.value) {
                 let key = Expr { at: Ref { file: at.file, id: first.value }, env: site.env.clone() };
-                facts.results.push(result("fragment-result", side, Some(&key), site.at, code::callee_at(site.at, values), values));
+                facts.results.push(result(
+                    "fragment-result",
+                    side,
+                    Some(&key),
+                    site.at,
+                    code::callee_at(site.at, values),
+                    values,
+                ));
             }
         }
     }

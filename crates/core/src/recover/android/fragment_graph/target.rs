@@ -43,7 +43,10 @@ pub(super) fn read(expr: &Expr, values: &Values<'_>) -> Option<Target> {
     let ty = values.type_of(expr);
     match ty.as_ref().map(|ty| (ty.name.as_str(), ty.class)) {
         None | Some(("Int" | "int" | "Integer" | "NavDirections" | "Uri" | "NavDeepLinkRequest", _)) => {
-            let text = values.eval(expr).iter().any(|value| matches!(value.datum, Datum::Text(_) | Datum::Object(_)));
+            let text = values
+                .eval(expr)
+                .iter()
+                .any(|value| matches!(value.datum, Datum::Text(_) | Datum::Object(_)));
             (!text).then(|| Target::new(TargetFact::Unknown, Form::Dynamic))
         }
         Some(_) => None,
@@ -63,11 +66,8 @@ fn generated(built: &Built, values: &Values<'_>) -> Option<Target> {
         let Some(value) = step.args.first() else { continue };
         arguments.push(code::argument(Slot::Name(lower_first(name)), value, values));
     }
-    let fact = TargetFact::Generated {
-        class: class.to_string(),
-        method: method.to_string(),
-        complete: !built.open,
-    };
+    let fact =
+        TargetFact::Generated { class: class.to_string(), method: method.to_string(), complete: !built.open };
     Some(Target { arguments, ..Target::new(fact, Form::Generated) })
 }
 
@@ -108,7 +108,8 @@ fn at_address(uri: &Expr, values: &Values<'_>) -> Target {
         [one] => one.form,
         _ => Form::Computed,
     };
-    let literal = shapes.iter().find(|shape| shape.has_literal_words()).map(|shape| Literal { text: shape.value() });
+    let literal =
+        shapes.iter().find(|shape| shape.has_literal_words()).map(|shape| Literal { text: shape.value() });
     let constant = found.iter().find_map(|value| value.constant);
     let target = Target::new(TargetFact::Address(shapes), form);
     Target { literal, constant, ..target }

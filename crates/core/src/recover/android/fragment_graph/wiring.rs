@@ -15,7 +15,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 fn graphs(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["setGraph", "inflate", "create"]) {
         let expr = Expr::new(at);
-        let named = call.args.iter().flat_map(|arg| code::resources(&expr.with(arg.value), "navigation", values));
+        let named =
+            call.args.iter().flat_map(|arg| code::resources(&expr.with(arg.value), "navigation", values));
         for graph in named {
             let start = start_set_on(at, values);
             facts.inflates.push(InflateFact { graph, start, site: at });
@@ -29,7 +30,10 @@ fn start_set_on(at: Ref, values: &Values<'_>) -> Option<String> {
     let holder = tree.ancestors(at.id).find(|&id| matches!(tree.kind(id), Kind::Variable(_)))?;
     let name = &tree.variable(holder)?.name;
     let steps = values.steps_of(Ref { file: at.file, id: holder }, name);
-    let set = steps.into_iter().rev().find(|step| matches!(step.name.as_str(), "setStartDestination" | "startDestination"))?;
+    let set = steps
+        .into_iter()
+        .rev()
+        .find(|step| matches!(step.name.as_str(), "setStartDestination" | "startDestination"))?;
     code::ids(set.args.first()?, values).into_iter().next()
 }
 
@@ -38,7 +42,9 @@ fn menus(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let tree = values.tree(at);
         let expr = Expr::new(at);
         // `view.setupWithNavController(controller)` or `NavigationUI.setupWithNavController(view, controller)`.
-        let of = tree.receiver(call).filter(|of| tree.last_name(*of).is_none_or(|(name, _)| name != "NavigationUI"));
+        let of = tree
+            .receiver(call)
+            .filter(|of| tree.last_name(*of).is_none_or(|(name, _)| name != "NavigationUI"));
         let view = of.or_else(|| call.args.first().map(|arg| arg.value));
         let view = view.and_then(|id| view_id(&expr.with(id), values));
         facts.menu_setups.push(MenuSetup { view, menu: None, site: at });
@@ -52,9 +58,15 @@ fn menus(file: u32, values: &Values<'_>, facts: &mut Facts) {
 /// options menu that its class inflates.
 fn listener_setups(at: Ref, values: &Values<'_>) -> Vec<MenuSetup> {
     let class = values.enclosing_class(at);
-    let in_class = |node: Ref| class.is_some() && values.enclosing_named_class(node) == values.enclosing_named_class(at);
+    let in_class =
+        |node: Ref| class.is_some() && values.enclosing_named_class(node) == values.enclosing_named_class(at);
     let mut setups = Vec::new();
-    let listeners = ["setNavigationItemSelectedListener", "setOnItemSelectedListener", "setOnNavigationItemSelectedListener", "setOnMenuItemClickListener"];
+    let listeners = [
+        "setNavigationItemSelectedListener",
+        "setOnItemSelectedListener",
+        "setOnNavigationItemSelectedListener",
+        "setOnMenuItemClickListener",
+    ];
     for (node, call) in code::calls(at.file, values, &listeners) {
         let of = values.tree(node).receiver(call);
         let view = of.and_then(|of| view_id(&Expr::new(node).with(of), values));
@@ -63,7 +75,10 @@ fn listener_setups(at: Ref, values: &Values<'_>) -> Vec<MenuSetup> {
         }
     }
     for (node, call) in code::calls(at.file, values, &["inflate", "inflateMenu"]) {
-        let menus = call.args.iter().flat_map(|arg| code::resources(&Expr::new(node).with(arg.value), "menu", values));
+        let menus = call
+            .args
+            .iter()
+            .flat_map(|arg| code::resources(&Expr::new(node).with(arg.value), "menu", values));
         if in_class(node) {
             setups.extend(menus.map(|menu| MenuSetup { view: None, menu: Some(menu), site: node }));
         }
@@ -76,12 +91,13 @@ fn view_id(expr: &Expr, values: &Values<'_>) -> Option<String> {
     let root = values.built(expr).root;
     let tree = values.tree(root.at);
     if let Some(call) = tree.call(root.at.id) {
-        let found = call.args.iter().find_map(|arg| code::ids(&root.with(arg.value), values).into_iter().next());
-        return found.filter(|_| matches!(code::callee_name(root.at, values), "findViewById" | "requireViewById"));
+        let found =
+            call.args.iter().find_map(|arg| code::ids(&root.with(arg.value), values).into_iter().next());
+        return found
+            .filter(|_| matches!(code::callee_name(root.at, values), "findViewById" | "requireViewById"));
     }
     tree.last_name(root.at.id).map(|(name, _)| name.to_string())
 }
-
 
 /// Ids that code compares an entry's id with, and every resource that code names.
 fn mentions(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -94,7 +110,10 @@ fn mentions(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 facts.handled.extend(sides.map(|id| HandledFact { id, site: expr.at }));
             }
             Kind::Branch { subject: Some(_), arms } => {
-                let tests = arms.iter().flat_map(|arm| &arm.tests).flat_map(|&test| code::ids(&expr.with(test), values));
+                let tests = arms
+                    .iter()
+                    .flat_map(|arm| &arm.tests)
+                    .flat_map(|&test| code::ids(&expr.with(test), values));
                 facts.handled.extend(tests.map(|id| HandledFact { id, site: expr.at }));
             }
             Kind::Member(_) => {

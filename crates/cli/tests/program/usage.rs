@@ -1,0 +1,136 @@
+//! Commands as a developer types them.
+
+use crate::support::{App, demo, run};
+use tempfile::TempDir;
+
+#[test]
+fn scan_says_what_is_there_and_then_what_is_wrong_worst_first() {
+    let run = run(&["scan", &demo("android"), "--color", "never"]);
+    assert_eq!(run.status, 1, "{}", run.err);
+    for line in [
+        "2 modules, 18 screens, 20 routes, 33 calls",
+        "shelf (ShelfFragment)",
+        "borrowbarn://item/{itemId}  →  itemDetail",
+    ] {
+        assert!(run.out.contains(line), "{line} is not in\n{}", run.out);
+    }
+    let at = |text: &str| run.out.find(text).unwrap_or_else(|| panic!("{text} is not in\n{}", run.out));
+    assert!(at("error[undeclared-route]") < at("warning[optional-forced]"));
+    assert!(at("warning[optional-forced]") < at("note[unused-name]"));
+    assert!(run.out.contains("findNavController().navigate(R.id.edit_item)"), "the line of code is shown");
+    assert!(run.out.contains("Did you mean `itemEdit`?"));
+    assert!(run.err.is_empty(), "{}", run.err);
+}
+
+#[test]
+fn the_threshold_decides_the_exit_status() {
+    let notes_only = App::new(
+        r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <action android:id="@+id/nobody" app:destination="@id/shelf"/>
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
+</navigation>
+//- Main.kt
+package barn
+class ShelfFragment : Fragment()
+class MainActivity : AppCompatActivity() {
+    fun start() { NavHostFragment.create(R.navigation.main); Intent(this, MainActivity::class.java) }
+}
+fun make() = Intent(null, MainActivity::class.java)
+"#,
+    );
+    let status = |threshold| run(&["scan", notes_only.arg(), "--threshold", threshold]).status;
+    assert_eq!(["error", "warning", "note", "none"].map(status), [0, 0, 1, 0]);
+}
+
+#[test]
+fn routes_and_calls_are_listed() {
+    let routes = run(&["routes", &demo("android"), "--color", "never"]);
+    assert_eq!(routes.status, 0);
+    let row = routes.out.lines().find(|line| line.starts_with("itemDetail")).expect("a row a route");
+    assert!(row.contains("ItemDetailFragment") && row.contains("itemId: string"), "{row}");
+    assert!(routes.out.contains("*shelf"), "starts are marked");
+
+    let calls = run(&["calls", &demo("android"), "--color", "never"]);
+    assert_eq!(calls.status, 0);
+    let row = calls.out.lines().find(|line| line.contains("MemberListFragment.kt")).expect("a row a call");
+    assert!(
+        row.contains("memberDetail") && row.contains("memberId = \"m-7\"") && row.contains("generated"),
+        "{row}"
+    );
+}
+
+#[test]
+fn listings_are_json_on_request() {
+    for (command, key) in [("routes", "routes"), ("calls", "calls")] {
+        let run = run(&[command, &demo("android"), "--format", "json"]);
+        let value: serde_json::Value = serde_json::from_str(&run.out).expect("JSON");
+        assert_eq!(value["format"], format!("fallow-lantern/{command}"));
+        assert!(!value[key].as_array().expect("a list").is_empty());
+    }
+}
+
+#[test]
+fn rules_are_listed_and_explained() {
+    let list = run(&["rules"]);
+    assert_eq!(list.status, 0);
+    assert!(list.out.contains("out-of-scope-route"));
+    let one = run(&["rules", "orphan-screen"]);
+    assert!(one.out.contains("Reported:") && one.out.contains("Mended:"), "{}", one.out);
+    let wrong = run(&["rules", "orphan-scren"]);
+    assert_eq!(wrong.status, 2);
+    assert_eq!(wrong.err, "fallow-lantern: there is no rule `orphan-scren`; did you mean `orphan-screen`?\n");
+}
+
+#[test]
+fn the_demo_is_written_scanned_and_never_overwritten() {
+    let folder = TempDir::new().expect("a folder");
+    let target = folder.path().join("barn");
+    let target = target.to_str().expect("text");
+    let first = run(&["demo", target]);
+    assert_eq!(first.status, 0, "{}", first.err);
+    assert!(first.out.contains("fallow-lantern routes"), "it says what to try next");
+    let again = run(&["demo", target]);
+    assert_eq!(again.status, 2);
+    assert!(again.err.contains("not empty"), "{}", again.err);
+    let written = run(&["scan", &format!("{target}/android"), "--format", "json"]);
+    let shipped = run(&["scan", &demo("android"), "--format", "json"]);
+    let without_root =
+        |text: &str| text.lines().filter(|line| !line.contains("\"root\"")).collect::<Vec<_>>().join("\n");
+    assert_eq!(without_root(&written.out), without_root(&shipped.out));
+}
+
+#[test]
+fn usage_errors_are_clear_and_status_2() {
+    for args in [&["scan", "--format", "yaml"][..], &["scam"], &["scan", "--treshold", "error"], &[]] {
+        let run = run(args);
+        assert_eq!(run.status, 2, "{args:?}");
+        assert!(
+            run.err.contains("Usage") || run.err.contains("possible values") || run.err.contains("similar"),
+            "{}",
+            run.err
+        );
+        assert!(run.out.is_empty());
+    }
+    let help = run(&["scan", "--help"]);
+    assert_eq!(help.status, 0);
+    assert!(help.out.contains("Examples:"));
+}
+
+#[test]
+fn colour_is_only_used_where_it_is_wanted() {
+    let escape = '\u{1b}';
+    assert!(!run(&["scan", &demo("android")]).out.contains(escape), "a pipe is not coloured");
+    assert!(run(&["scan", &demo("android"), "--color", "always"]).out.contains(escape));
+}
+
+#[cfg(unix)]
+#[test]
+fn a_closed_pipe_ends_quietly() {
+    let program = assert_cmd::cargo::cargo_bin("fallow-lantern");
+    let script = format!("'{}' scan '{}' | head -n 1", program.display(), demo("android"));
+    let output = std::process::Command::new("bash").args(["-c", &script]).output().expect("bash runs");
+    assert!(output.stderr.is_empty(), "{}", String::from_utf8_lossy(&output.stderr));
+}
