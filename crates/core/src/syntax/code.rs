@@ -114,7 +114,8 @@ pub(super) fn children<'n>(node: Node<'n>) -> Vec<Node<'n>> {
 
 /// Children that are no tokens and no comments.
 pub(super) fn named<'n>(node: Node<'n>) -> Vec<Node<'n>> {
-    node.named_children(&mut node.walk()).filter(|n| !n.is_extra()).collect()
+    // Errors are extras to the library, like comments.
+    node.named_children(&mut node.walk()).filter(|n| !n.is_extra() || n.is_error()).collect()
 }
 
 /// The first child of a kind.

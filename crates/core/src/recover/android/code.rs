@@ -71,7 +71,7 @@ pub(super) fn argument(slot: Slot, value: &Expr, values: &Values<'_>) -> Argumen
         slot,
         nullable: ty.as_ref().is_some_and(|ty| ty.nullable) || matches!(values.kind(value.at), Kind::Null),
         ty: ty.map(|ty| ty.name.to_string()),
-        value: Some(values.written(value.at)),
+        value: Some(values.written(seen_through(value, values).at)),
         literal_key: false,
         at: node_at(value.at, values),
     }
