@@ -1,0 +1,108 @@
+//! The synthetic app: the demo's modules over and over under other names, and beside each navigating
+//! file five that only do what most files of an app do.
+
+use std::fs;
+use std::io;
+use std::path::{Path, PathBuf};
+
+/// Of this many files one holds navigation.
+const ONE_IN: usize = 6;
+
+/// Writes an app of about `files` files and gives its lines.
+pub(crate) fn write(from: &Path, to: &Path, files: usize) -> io::Result<usize> {
+    let templates = templates(from)?;
+    let code = templates.iter().filter(|(path, _)| is_code(path)).count().max(1);
+    let mut lines = 0;
+    let mut written = 0;
+    let mut copy = 0;
+    while written < files {
+        for (path, text) in &templates {
+            let navigates = is_code(path);
+            let path = varied(&path.to_string_lossy(), copy);
+            lines += put(&to.join(path), &varied(text, copy))?;
+            written += 1;
+            for filler in 0..if navigates { ONE_IN - 1 } else { 0 } {
+                let number = copy * code * ONE_IN + written * ONE_IN + filler;
+                let path = format!("app{copy}/src/main/java/org/borrowbarn/app{copy}/plain/Plain{number}.kt");
+                lines += put(&to.join(path), &plain(copy, number))?;
+                written += 1;
+            }
+            if written >= files {
+                break;
+            }
+        }
+        copy += 1;
+    }
+    Ok(lines)
+}
+
+/// Files of the app the synthetic one is made from, with paths from its root.
+fn templates(from: &Path) -> io::Result<Vec<(PathBuf, String)>> {
+    let mut found = Vec::new();
+    let mut folders = vec![from.to_owned()];
+    while let Some(folder) = folders.pop() {
+        for entry in fs::read_dir(folder)? {
+            let path = entry?.path();
+            if path.is_dir() {
+                folders.push(path);
+            } else if let Ok(relative) = path.strip_prefix(from) {
+                found.push((relative.to_owned(), fs::read_to_string(&path)?));
+            }
+        }
+    }
+    found.sort();
+    Ok(found)
+}
+
+fn is_code(path: &Path) -> bool {
+    path.extension().is_some_and(|extension| extension == "kt" || extension == "java")
+}
+
+/// A copy's names: modules, packages, graphs, layouts and addresses of its own.
+fn varied(text: &str, copy: usize) -> String {
+    let renamed = [
+        ("borrowbarn.app", format!("borrowbarn.app{copy}")),
+        ("borrowbarn/app/", format!("borrowbarn/app{copy}/")),
+        ("borrowbarn.loans", format!("borrowbarn.loans{copy}")),
+        ("borrowbarn/loans/", format!("borrowbarn/loans{copy}/")),
+        ("borrowbarn://", format!("borrowbarn{copy}://")),
+        ("main_graph", format!("main_graph{copy}")),
+        ("loans_graph", format!("loans_graph{copy}")),
+        ("activity_main", format!("activity_main{copy}")),
+        ("ActivityMain", format!("ActivityMain{copy}")),
+    ];
+    let mut text = text.to_owned();
+    for (from, to) in renamed {
+        text = text.replace(from, &to);
+    }
+    text.strip_prefix("app/").map(|rest| format!("app{copy}/{rest}")).unwrap_or_else(|| {
+        text.strip_prefix("loans/").map_or_else(|| text.clone(), |rest| format!("loans{copy}/{rest}"))
+    })
+}
+
+/// A file without navigation: data, a repository, some arithmetic.
+fn plain(copy: usize, number: usize) -> String {
+    let mut text = format!(
+        "package org.borrowbarn.app{copy}.plain\n\nimport kotlin.math.max\n\n/** Keeps counts of tools on shelf {number}. */\n\
+         class Plain{number}(private val limit: Int) {{\n    private val counts = mutableMapOf<String, Int>()\n"
+    );
+    for method in 0..12 {
+        text.push_str(&format!(
+            "\n    fun count{method}(name: String, by: Int = {method}): Int {{\n        \
+             val before = counts[name] ?: 0\n        \
+             val after = max(before + by, limit * {number})\n        \
+             if (after > before) {{\n            counts[name] = after\n        }}\n        \
+             return counts.values.filter {{ it > {method} }}.sumOf {{ it * 2 }}\n    }}\n"
+        ));
+    }
+    text.push_str("}\n");
+    text
+}
+
+fn put(path: &Path, text: &str) -> io::Result<usize> {
+    if let Some(folder) = path.parent() {
+        fs::create_dir_all(folder)?;
+    }
+    fs::write(path, text)?;
+    Ok(text.lines().count())
+}
