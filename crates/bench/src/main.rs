@@ -20,10 +20,17 @@ struct Arguments {
     /// The app whose modules are varied
     #[arg(long, default_value = "demo/android")]
     from: PathBuf,
+    /// Write the app here, measure nothing, and leave it
+    #[arg(long, value_name = "FOLDER")]
+    keep: Option<PathBuf>,
 }
 
 fn main() -> Result<(), Box<dyn std::error::Error>> {
     let arguments = Arguments::parse();
+    if let Some(folder) = &arguments.keep {
+        app::write(&arguments.from, folder, arguments.files.first().copied().unwrap_or_default())?;
+        return Ok(());
+    }
     let out = &mut anstream::stdout().lock();
     writeln!(
         out,

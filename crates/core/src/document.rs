@@ -127,9 +127,8 @@ fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Ro
         .container
         .into_iter()
         .chain(route.group.into_iter().flat_map(|g| graph.containers[g].parents.clone()));
-    let parent = parents.into_iter().find_map(|container| {
-        graph.routes.iter().position(|other| other.group == Some(container) && route.group != Some(container))
-    });
+    let parent =
+        parents.into_iter().filter(|&c| route.group != Some(c)).find_map(|c| graph.route_of_group(c));
     let parameters = route.parameters.iter().map(|parameter| Parameter {
         name: parameter.name.clone(),
         ty: parameter.ty.clone(),

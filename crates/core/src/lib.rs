@@ -15,6 +15,7 @@ pub mod model;
 pub mod recover;
 pub mod rules;
 mod scan;
+mod search;
 pub mod source;
 pub mod syntax;
 pub mod values;

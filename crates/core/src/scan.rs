@@ -4,13 +4,14 @@
 //! declare, and who uses the helpers they declare, is then looked for in the rest by words, and only
 //! the files that may have it are parsed as well; again until nothing new is named.
 
-use crate::link::link;
+use crate::link::{complete, link};
 use crate::model::{Document, Skipped};
 use crate::recover::{Facts, STYLES, recover};
 use crate::rules;
+use crate::search::{Search, words};
 use crate::source::{SourceFile, SourceTree, discover};
-use crate::syntax::{self, Body, declared_words};
-use crate::values::{Program, Values};
+use crate::syntax::{self, Body};
+use crate::values::{Asked, Program, Values};
 use crate::{Error, document};
 use aho_corasick::AhoCorasick;
 use rayon::ThreadPoolBuilder;
@@ -58,10 +59,12 @@ fn run(mut sources: SourceTree, label: &str) -> Scan {
     let document = loop {
         let program = Program::new(&sources, std::mem::take(&mut files.bodies));
         let values = Values::new(&program);
+        values.prepare();
         let mut graph = link(recover_all(&program, values), values);
         graph.half_read = files.half_read(&sources);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {
+            complete(&mut graph, values);
             let findings = rules::judge(&graph);
             break document::write(&graph, &program, findings, label);
         }
@@ -88,12 +91,18 @@ struct Files {
     bodies: Vec<Option<Body>>,
     problems: Vec<Skipped>,
     tried: Vec<bool>,
+    asked: Asked,
 }
 
 impl Files {
     fn new(sources: &SourceTree) -> Self {
         let count = sources.files.len();
-        Self { bodies: (0..count).map(|_| None).collect(), problems: Vec::new(), tried: vec![false; count] }
+        Self {
+            bodies: (0..count).map(|_| None).collect(),
+            problems: Vec::new(),
+            tried: vec![false; count],
+            asked: Asked::default(),
+        }
     }
 
     /// Markup, and code that holds a style's word.
@@ -118,33 +127,27 @@ impl Files {
         }
     }
 
-    /// Names that files which could not be read whole may declare.
+    /// Words of files which could not be read whole: they may declare them.
     fn half_read(&self, sources: &SourceTree) -> FxHashSet<String> {
         let broken =
             sources.files.iter().filter(|file| self.problems.iter().any(|problem| problem.path == file.path));
-        broken.flat_map(declared_words).map(str::to_owned).collect()
+        broken.flat_map(|file| words(file.text.as_str())).map(str::to_owned).collect()
     }
 
-    /// Files that may declare what was asked for in vain, or use a function whose users were asked for.
-    fn wanted(&self, program: &Program<'_>) -> Vec<usize> {
+    /// Files that may hold what was asked for since the last round.
+    fn wanted(&mut self, program: &Program<'_>) -> Vec<usize> {
         let asked = program.asked();
+        let search = Search::new(&asked, &self.asked);
         let sources = program.sources();
-        let rest: Vec<usize> = (0..sources.files.len()).filter(|&i| !self.tried[i]).collect();
-        let wanted = |file: &SourceFile| {
-            let text = file.text.as_str();
-            let words: FxHashSet<&str> = text.split(|c: char| !c.is_alphanumeric() && c != '_').collect();
-            asked.bases.iter().any(|base| words.contains(base.as_str()))
-                || declared_words(file).iter().any(|word| asked.names.contains(*word))
-                || asked.functions.iter().any(|(name, holders)| {
-                    let held = |holder: &String| {
-                        words.contains(holder.as_str())
-                            || (holder.contains(' ') && text.contains(holder.as_str()))
-                    };
-                    words.contains(name.as_str()) && holders.iter().any(held)
-                })
+        let rest = (0..sources.files.len())
+            .into_par_iter()
+            .filter(|&i| !self.tried[i] && sources.files[i].language.is_code());
+        let found = if search.is_empty() {
+            Vec::new()
+        } else {
+            rest.filter(|&i| search.wants(&sources.files[i])).collect()
         };
-        rest.into_par_iter()
-            .filter(|&i| sources.files[i].language.is_code() && wanted(&sources.files[i]))
-            .collect()
+        self.asked = asked;
+        found
     }
 }

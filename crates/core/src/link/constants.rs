@@ -1,42 +1,48 @@
 //! Named things and who uses them: actions, constants that hold route text.
 
-use super::graph::{Constant, Graph};
-use super::targets::same;
-use crate::recover::{At, TargetFact, UsedFact};
+use super::graph::{Constant, Graph, spelling};
+use crate::recover::{At, TargetFact};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Ref, Values};
 use rustc_hash::FxHashSet;
 
-/// Marks the actions that something uses and collects the constants that hold route text.
-pub(super) fn add(used: &[UsedFact], graph: &mut Graph<'_>, values: Values<'_>) {
-    mark_actions(used, graph, values);
-    add_constants(graph, values);
+/// The names whose uses have to be looked for in files that were not parsed.
+pub(super) fn words(graph: &Graph<'_>) -> Vec<String> {
+    let actions =
+        graph.actions.iter().flat_map(|action| [action.fact.name.clone(), camel(&action.fact.name)]);
+    let constants = graph.constants.iter().map(|constant| last(&constant.name).to_owned());
+    let screens = graph.screens.iter().map(|screen| screen.fact.name.clone());
+    actions.chain(constants).chain(screens).collect()
 }
 
-fn mark_actions(used: &[UsedFact], graph: &mut Graph<'_>, values: Values<'_>) {
-    let names: FxHashSet<&str> = used.iter().map(|fact| fact.name.as_str()).collect();
-    let words: Vec<String> = graph
-        .actions
-        .iter()
-        .flat_map(|action| [action.fact.name.clone(), camel(&action.fact.name)])
-        .collect();
-    let elsewhere = values.program().words_of_unparsed(&words);
-    let generated: Vec<String> = graph
+fn last(name: &str) -> &str {
+    name.rsplit('.').next().unwrap_or(name)
+}
+
+/// Marks the actions and constants that something uses, in parsed files or elsewhere.
+pub(super) fn mark(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHashSet<String>) {
+    let names: FxHashSet<&str> = graph.used.iter().map(|fact| fact.name.as_str()).collect();
+    let generated: FxHashSet<String> = graph
         .calls
         .iter()
         .filter_map(|call| match &call.fact.target {
-            TargetFact::Generated { method, .. } => Some(method.clone()),
+            TargetFact::Generated { method, .. } => Some(spelling(method)),
             _ => None,
         })
         .collect();
+    let called: FxHashSet<usize> = graph.calls.iter().filter_map(|call| call.action).collect();
     for (i, action) in graph.actions.iter_mut().enumerate() {
         let name = &action.fact.name;
         action.used = names.contains(name.as_str())
             || elsewhere.contains(name)
             || elsewhere.contains(&camel(name))
-            || graph.calls.iter().any(|call| call.action == Some(i))
-            || generated.iter().any(|method| same(name, method))
+            || called.contains(&i)
+            || generated.contains(&spelling(name))
             || !values.program().uses_of_name(&camel(name)).is_empty();
+    }
+    for constant in &mut graph.constants {
+        let word = last(&constant.name);
+        constant.used = elsewhere.contains(word) || !values.program().uses_of_name(word).is_empty();
     }
 }
 
@@ -54,8 +60,8 @@ fn camel(id: &str) -> String {
     name
 }
 
-/// Constants that calls name, and what stands beside them of the same kind.
-fn add_constants(graph: &mut Graph<'_>, values: Values<'_>) {
+/// Collects the constants and functions that hold an address of the app's own.
+pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
     let schemes: FxHashSet<String> = graph
         .routes
         .iter()
@@ -83,12 +89,6 @@ fn add_constants(graph: &mut Graph<'_>, values: Values<'_>) {
                 found.push(constant);
             }
         }
-    }
-    let words: Vec<String> =
-        found.iter().map(|c| c.name.rsplit('.').next().unwrap_or_default().to_owned()).collect();
-    let elsewhere = values.program().words_of_unparsed(&words);
-    for (constant, word) in found.iter_mut().zip(words) {
-        constant.used = elsewhere.contains(&word) || !values.program().uses_of_name(&word).is_empty();
     }
     graph.constants = found;
 }

@@ -185,6 +185,7 @@ pub(super) fn add_routes(
         });
     }
     find_duplicates(graph);
+    graph.index_names();
     find_starts(graph);
     graph.namespaces = namespaces(values);
     graph.classes = values.program().classes().map(|class| values.program().path(class).to_owned()).collect();

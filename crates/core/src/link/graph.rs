@@ -3,10 +3,11 @@
 use crate::model::{CallStatus, Form, Place, RouteKind, Severity, Style, Verb, Via};
 use crate::recover::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, MissingStep, ParameterFact, ReadFact,
-    ResultSideFact, RouteFact, ScreenFact, TargetFact,
+    ResultSideFact, RouteFact, ScreenFact, Shows, TargetFact, UsedFact,
 };
 use crate::source::SourceTree;
-use rustc_hash::FxHashSet;
+use crate::values::Ref;
+use rustc_hash::{FxHashMap, FxHashSet};
 
 /// Everything that was found, joined. Lists point into each other by index.
 #[derive(Debug)]
@@ -42,6 +43,28 @@ pub struct Graph<'p> {
     pub half_read: FxHashSet<String>,
     /// Whether any way into the app is known.
     pub has_entries: bool,
+    /// Resources that code mentions.
+    pub used: Vec<UsedFact>,
+    /// Screens that markup shows outside of any route.
+    pub shown_by_markup: Vec<String>,
+    index: Index,
+}
+
+/// Look-ups by what lists are asked for most. Made by [`Graph::index_names`] and
+/// [`Graph::index_uses`].
+#[derive(Debug, Default)]
+struct Index {
+    routes_by_name: FxHashMap<String, Vec<usize>>,
+    actions_by_name: FxHashMap<String, Vec<usize>>,
+    routes_by_container: FxHashMap<usize, Vec<usize>>,
+    routes_by_class: FxHashMap<String, Vec<usize>>,
+    routes_with_links: Vec<usize>,
+    actions_by_spelling: FxHashMap<String, Vec<usize>>,
+    route_of_group: FxHashMap<usize, usize>,
+    screens_by_class: FxHashMap<Ref, usize>,
+    calls_by_target: Vec<Vec<usize>>,
+    calls_by_screen: Vec<Vec<usize>>,
+    reads_by_screen: Vec<Vec<usize>>,
 }
 
 /// A screen and where it stands.
@@ -202,8 +225,8 @@ pub enum Unwired {
     NoSuchGraph(String),
     /// A graph that nothing shows.
     GraphWithoutHost(String),
-    /// A menu entry that names no route: its id, the nearest routes.
-    EntryWithoutRoute(String, Vec<String>),
+    /// A menu entry that names no route, by its id.
+    EntryWithoutRoute(String),
 }
 
 /// A constant or function that holds route text.
@@ -240,6 +263,9 @@ impl<'p> Graph<'p> {
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),
             has_entries: false,
+            used: Vec::new(),
+            shown_by_markup: Vec::new(),
+            index: Index::default(),
         }
     }
 
@@ -277,18 +303,121 @@ impl<'p> Graph<'p> {
         self.around(inner).contains(&outer)
     }
 
-    /// The routes directly in a container, groups of included containers among them.
-    pub fn routes_in(&self, container: usize) -> impl Iterator<Item = usize> + '_ {
-        self.routes
-            .iter()
-            .enumerate()
-            .filter(move |(_, route)| self.stands_in(route, container))
-            .map(|(i, _)| i)
+    /// Makes names findable, once routes and actions are there.
+    pub(super) fn index_names(&mut self) {
+        let mut index = Index::default();
+        for (i, route) in self.routes.iter().enumerate() {
+            index.routes_by_name.entry(route.fact.name.clone()).or_default().push(i);
+            let included =
+                route.group.map(|group| self.containers[group].parents.as_slice()).unwrap_or_default();
+            let mut around: Vec<usize> = route.container.iter().chain(included).copied().collect();
+            around.sort_unstable();
+            around.dedup();
+            for container in around {
+                index.routes_by_container.entry(container).or_default().push(i);
+            }
+            if let Some(group) = route.group {
+                index.route_of_group.insert(group, i);
+            }
+            if let Shows::Class(path, _) = &route.fact.shows {
+                let simple = path.rsplit('.').next().unwrap_or(path);
+                index.routes_by_class.entry(simple.to_owned()).or_default().push(i);
+            }
+            if !route.fact.deep_links.is_empty() {
+                index.routes_with_links.push(i);
+            }
+        }
+        for (i, action) in self.actions.iter().enumerate() {
+            index.actions_by_name.entry(action.fact.name.clone()).or_default().push(i);
+            index.actions_by_spelling.entry(spelling(&action.fact.name)).or_default().push(i);
+        }
+        index.screens_by_class = self.screens.iter().enumerate().map(|(i, s)| (s.fact.class, i)).collect();
+        self.index = index;
     }
 
-    fn stands_in(&self, route: &Route, container: usize) -> bool {
-        route.container == Some(container)
-            || route.group.is_some_and(|group| self.containers[group].parents.contains(&container))
+    /// Makes calls and reads findable from their screens and targets, once they are linked.
+    pub(super) fn index_uses(&mut self) {
+        let mut by_target = vec![Vec::new(); self.routes.len()];
+        let mut by_screen = vec![Vec::new(); self.screens.len()];
+        for (i, call) in self.calls.iter().enumerate() {
+            call.targets.iter().for_each(|&target| by_target[target].push(i));
+            call.screens.iter().for_each(|&screen| by_screen[screen].push(i));
+        }
+        let mut reads = vec![Vec::new(); self.screens.len()];
+        for (i, read) in self.reads.iter().enumerate() {
+            read.screens.iter().for_each(|&screen| reads[screen].push(i));
+        }
+        self.index.calls_by_target = by_target;
+        self.index.calls_by_screen = by_screen;
+        self.index.reads_by_screen = reads;
+    }
+
+    /// Routes of a name.
+    #[must_use]
+    pub fn routes_named(&self, name: &str) -> &[usize] {
+        self.index.routes_by_name.get(name).map_or(&[], Vec::as_slice)
+    }
+
+    /// Actions of a name.
+    #[must_use]
+    pub fn actions_named(&self, name: &str) -> &[usize] {
+        self.index.actions_by_name.get(name).map_or(&[], Vec::as_slice)
+    }
+
+    /// Actions that generated code would spell like this.
+    #[must_use]
+    pub fn actions_spelled(&self, generated: &str) -> &[usize] {
+        self.index.actions_by_spelling.get(&spelling(generated)).map_or(&[], Vec::as_slice)
+    }
+
+    /// Routes that show a class of this simple name.
+    #[must_use]
+    pub fn routes_showing(&self, class: &str) -> &[usize] {
+        self.index.routes_by_class.get(class).map_or(&[], Vec::as_slice)
+    }
+
+    /// Routes that have addresses.
+    #[must_use]
+    pub fn linked_routes(&self) -> &[usize] {
+        &self.index.routes_with_links
+    }
+
+    /// A route, and the groups that show it when they are opened.
+    #[must_use]
+    pub fn opened_as(&self, route: usize) -> Vec<usize> {
+        let mut all = vec![route];
+        while let Some(group) = self.group_started_by(all[all.len() - 1]).filter(|group| !all.contains(group))
+        {
+            all.push(group);
+        }
+        all
+    }
+
+    fn group_started_by(&self, route: usize) -> Option<usize> {
+        let around = self.routes[route].container?;
+        (self.containers[around].start == Some(route)).then(|| self.route_of_group(around)).flatten()
+    }
+
+    /// The screen that a class is.
+    #[must_use]
+    pub fn screen_of(&self, class: Ref) -> Option<usize> {
+        self.index.screens_by_class.get(&class).copied()
+    }
+
+    /// The route that stands for a container.
+    #[must_use]
+    pub fn route_of_group(&self, container: usize) -> Option<usize> {
+        self.index.route_of_group.get(&container).copied()
+    }
+
+    /// Calls that belong to a screen.
+    pub fn calls_of(&self, screen: usize) -> impl Iterator<Item = &Call> {
+        self.index.calls_by_screen.get(screen).into_iter().flatten().map(|&call| &self.calls[call])
+    }
+
+    /// The routes directly in a container, groups of included containers among them.
+    pub fn routes_in(&self, container: usize) -> impl Iterator<Item = usize> + '_ {
+        self.index.routes_by_container.get(&container).into_iter().flatten().copied()
     }
 
     /// What is shown when a route is opened: itself, or a group's start, all the way down.
@@ -316,12 +445,12 @@ impl<'p> Graph<'p> {
 
     /// Calls that resolve to a route.
     pub fn calls_to(&self, route: usize) -> impl Iterator<Item = &Call> {
-        self.calls.iter().filter(move |call| call.targets.contains(&route))
+        self.index.calls_by_target.get(route).into_iter().flatten().map(|&call| &self.calls[call])
     }
 
     /// Reads that belong to a screen.
     pub fn reads_of(&self, screen: usize) -> impl Iterator<Item = &Read> {
-        self.reads.iter().filter(move |read| read.screens.contains(&screen))
+        self.index.reads_by_screen.get(screen).into_iter().flatten().map(|&read| &self.reads[read])
     }
 
     /// The routes that one call can mean by name, nearest spelling first.
@@ -373,8 +502,7 @@ impl<'p> Graph<'p> {
     pub fn opened_by(&self, screen: usize) -> Vec<usize> {
         let hosted =
             self.screens[screen].hosts.iter().filter_map(|&container| self.containers[container].start);
-        let calls = self.calls.iter().filter(|call| call.screens.contains(&screen));
-        hosted.chain(calls.flat_map(|call| call.targets.iter().copied())).collect()
+        hosted.chain(self.calls_of(screen).flat_map(|call| call.targets.iter().copied())).collect()
     }
 
     /// A screen's name.
@@ -390,11 +518,13 @@ impl<'p> Graph<'p> {
 pub fn nearest<'n>(name: &str, among: impl Iterator<Item = &'n str>) -> Vec<String> {
     let plain = |s: &str| s.to_lowercase().replace(['_', '-'], "");
     let wanted = plain(name);
+    let among: std::collections::BTreeSet<&str> = among.collect();
     let distance = |other: &str| {
         let same_words = words(name) == words(other);
         if same_words { 0 } else { strsim::damerau_levenshtein(&wanted, &plain(other)) }
     };
     let mut scored: Vec<(usize, &str)> = among
+        .into_iter()
         .filter(|other| !other.is_empty())
         .map(|other| (distance(other), other))
         .filter(|(distance, other)| *distance <= 1 + other.len().min(name.len()) / 4)
@@ -402,6 +532,11 @@ pub fn nearest<'n>(name: &str, among: impl Iterator<Item = &'n str>) -> Vec<Stri
     scored.sort_unstable();
     scored.dedup();
     scored.into_iter().take(3).map(|(_, other)| other.to_owned()).collect()
+}
+
+/// A name without the marks that generated spelling leaves out.
+pub(super) fn spelling(name: &str) -> String {
+    name.replace(['_', '.', '-'], "").to_lowercase()
 }
 
 /// The words of a name, whatever way it joins them, in order of the alphabet.

@@ -1,9 +1,10 @@
 //! Menus tied to navigation: each entry is a call, or names nothing.
 
-use super::graph::{Call, Graph, HostProblem, Unwired, nearest};
+use super::graph::{Call, Graph, HostProblem, Unwired};
 use super::owners::Owners;
 use crate::model::{CallStatus, Form, Style, Verb};
 use crate::recover::{CallFact, HandledFact, MenuFact, MenuItem, MenuSetup, MenuView, TargetFact};
+use rustc_hash::FxHashSet;
 
 /// What is known of an app's menus.
 pub(super) struct Menus {
@@ -26,13 +27,13 @@ struct Tied<'m> {
 /// The calls that entries make; entries that name nothing become problems.
 pub(super) fn calls(menus: Menus, owners: &Owners<'_>, graph: &mut Graph<'_>) -> Vec<Call> {
     let mut calls: Vec<Call> = Vec::new();
+    let handled: FxHashSet<(usize, &str)> = menus
+        .handled
+        .iter()
+        .flat_map(|fact| owners.of(fact.site).into_iter().map(|screen| (screen, fact.id.as_str())))
+        .collect();
     for tied in tied(&menus, owners, graph) {
-        let handled: Vec<&str> = menus
-            .handled
-            .iter()
-            .filter(|fact| owners.of(fact.site).iter().any(|screen| tied.screens.contains(screen)))
-            .map(|fact| fact.id.as_str())
-            .collect();
+        let answered = |id: &str| tied.screens.iter().any(|screen| handled.contains(&(*screen, id)));
         for item in &tied.menu.items {
             if calls.iter().any(|call| call.fact.at == item.at && call.fact.verb == tied.verb) {
                 continue;
@@ -40,10 +41,8 @@ pub(super) fn calls(menus: Menus, owners: &Owners<'_>, graph: &mut Graph<'_>) ->
             let targets = targets(item, &tied, graph);
             if !targets.is_empty() {
                 calls.push(call(item, &tied, targets));
-            } else if tied.strict && !handled.contains(&item.id.as_str()) {
-                let names =
-                    graph.routes.iter().filter(|r| r.container.is_some()).map(|r| r.fact.name.as_str());
-                let what = Unwired::EntryWithoutRoute(item.id.clone(), nearest(&item.id, names));
+            } else if tied.strict && !answered(&item.id) {
+                let what = Unwired::EntryWithoutRoute(item.id.clone());
                 if !graph.host_problems.iter().any(|problem| problem.at == item.id_at) {
                     graph.host_problems.push(HostProblem { what, at: item.id_at });
                 }
@@ -105,11 +104,12 @@ fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<usize> {
     }
     let within =
         |container: usize| roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c));
-    (0..graph.routes.len())
+    let named = graph.routes_named(&item.id).iter().copied();
+    named
         .filter(|&i| {
             let route = &graph.routes[i];
             let place = route.container.or(route.group);
-            route.fact.name == item.id && route.loses_to.is_none() && place.is_some_and(within)
+            route.loses_to.is_none() && place.is_some_and(within)
         })
         .collect()
 }

@@ -23,7 +23,7 @@ pub(crate) use {arguments::parameters_of, reach::from as reachable_from};
 use crate::recover::Facts;
 use crate::values::Values;
 
-/// Links the facts of all files.
+/// Links the facts of all files. [`complete`] is to follow.
 #[must_use]
 pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     let mut graph = Graph::new(values.program().sources());
@@ -54,6 +54,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     containers::add(containers, &includes, hosts, &inflates, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     containers::add_actions(actions, &mut graph);
+    graph.index_names();
     screens::add_reads(reads, results, &owners, &mut graph);
     let menu = menus::Menus { menus, views: menu_views, setups: menu_setups, handled };
     let from_menus = menus::calls(menu, &owners, &mut graph);
@@ -65,13 +66,22 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         graph.calls.push(linked);
     }
     graph.calls.extend(from_menus);
+    graph.calls.sort_by(|a, b| (a.fact.at, &a.fact.written).cmp(&(b.fact.at, &b.fact.written)));
+    graph.index_uses();
     screens::mark_whole_bags(&whole_bags, &owners, &mut graph);
     arguments::name(&mut graph);
     arguments::declare_from_reads(&mut graph);
     graph.missing_steps = missing_steps;
-    constants::add(&used, &mut graph, values);
-    screens::mark_made(&shown_by_markup, &mut graph, values);
-    graph.calls.sort_by(|a, b| (a.fact.at, &a.fact.written).cmp(&(b.fact.at, &b.fact.written)));
-    reach::mark(&mut graph);
+    graph.used = used;
+    graph.shown_by_markup = shown_by_markup;
     graph
+}
+
+/// Answers what only needs to be asked once everything is parsed: who uses what, and what is reached.
+pub fn complete(graph: &mut Graph<'_>, values: Values<'_>) {
+    constants::collect(graph, values);
+    let elsewhere = values.program().words_of_unparsed(&constants::words(graph));
+    constants::mark(graph, values, &elsewhere);
+    screens::mark_made(graph, values, &elsewhere);
+    reach::mark(graph);
 }

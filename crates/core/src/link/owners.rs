@@ -14,7 +14,9 @@ const MAX_DEPTH: usize = 12;
 /// Answers whose a place is. What was asked once is remembered.
 pub(super) struct Owners<'p> {
     values: Values<'p>,
-    by_class: FxHashMap<Ref, usize>,
+    by_class: FxHashSet<Ref>,
+    /// Classes of screens, by the screen's index.
+    classes: Vec<Ref>,
     /// Concrete screens at or below a class.
     below: FxHashMap<Ref, Vec<usize>>,
     by_name: FxHashMap<String, Vec<usize>>,
@@ -33,8 +35,9 @@ impl<'p> Owners<'p> {
                 }
             }
         }
-        let by_class = screens.iter().enumerate().map(|(i, screen)| (screen.fact.class, i)).collect();
-        Self { values, by_class, below, by_name, known: RefCell::default() }
+        let classes: Vec<Ref> = screens.iter().map(|screen| screen.fact.class).collect();
+        let by_class = classes.iter().copied().collect();
+        Self { values, by_class, classes, below, by_name, known: RefCell::default() }
     }
 
     /// The screens a node belongs to, in order.
@@ -84,7 +87,7 @@ impl<'p> Owners<'p> {
                 }
                 Kind::Class(_) => {
                     let class = Ref { file: site.file, id };
-                    if self.by_class.contains_key(&class) || self.below.contains_key(&class) {
+                    if self.by_class.contains(&class) || self.below.contains_key(&class) {
                         return Some(class);
                     }
                 }
@@ -100,14 +103,10 @@ impl<'p> Owners<'p> {
         let name = function.and_then(|at| self.values.tree(at).function(at.id)).map(|f| f.name.clone());
         let below = self.below.get(&class).map(Vec::as_slice).unwrap_or_default();
         let runs = |screen: &usize| match &name {
-            Some(name) => self.class_of(*screen).is_none_or(|derived| !self.replaces(derived, class, name)),
+            Some(name) => !self.replaces(self.classes[*screen], class, name),
             None => true,
         };
         below.iter().copied().filter(runs).collect()
-    }
-
-    fn class_of(&self, screen: usize) -> Option<Ref> {
-        self.by_class.iter().find(|(_, index)| **index == screen).map(|(class, _)| *class)
     }
 
     /// Whether a class between `derived` and `base` overrides the function without calling it.
@@ -184,7 +183,7 @@ impl<'p> Owners<'p> {
         }
         let Some(declared) = self.values.class(class) else { return };
         let program = self.values.program();
-        let made = program.calls_named(&declared.name).iter();
+        let made = self.values.makes(class).iter();
         let typed = program.typed(&declared.name).iter();
         for &at in made.chain(typed) {
             let inside = at.file == class.file

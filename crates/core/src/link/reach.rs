@@ -46,8 +46,9 @@ fn next(graph: &Graph<'_>, route: usize) -> Vec<usize> {
     found.extend(
         graph.screens[screen].hosts.iter().filter_map(|&container| graph.containers[container].start),
     );
-    let calls = graph.calls.iter().filter(|call| call.screens.contains(&screen));
-    let forward = calls.filter(|call| call.goes_forward() || !matches!(call.fact.target, TargetFact::None));
+    let forward = graph
+        .calls_of(screen)
+        .filter(|call| call.goes_forward() || !matches!(call.fact.target, TargetFact::None));
     found.extend(forward.flat_map(|call| call.targets.iter().copied()));
     found
 }

@@ -3,8 +3,8 @@
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
 use crate::recover::{ReadFact, ResultSideFact, ScreenFact};
-use crate::values::{Expr, Ref, Values};
-use rustc_hash::FxHashMap;
+use crate::values::{Ref, Values};
+use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeSet;
 
 /// Adds the screens, with the layouts that theirs include.
@@ -70,9 +70,8 @@ pub(super) fn mark_whole_bags(sites: &[Ref], owners: &Owners<'_>, graph: &mut Gr
 }
 
 /// Marks the screens that something makes or derives from, outside of themselves.
-pub(super) fn mark_made(by_markup: &[String], graph: &mut Graph<'_>, values: Values<'_>) {
-    let names: Vec<String> = graph.screens.iter().map(|screen| screen.fact.name.clone()).collect();
-    let elsewhere = values.program().words_of_unparsed(&names);
+pub(super) fn mark_made(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHashSet<String>) {
+    let by_markup: BTreeSet<&String> = graph.shown_by_markup.iter().collect();
     let fixed: BTreeSet<&String> = graph.hosts.iter().filter_map(|host| host.fact.fixed.as_ref()).collect();
     let made: Vec<(bool, bool)> = graph
         .screens
@@ -97,8 +96,8 @@ fn is_made(class: Ref, values: Values<'_>) -> bool {
     let Some(declared) = values.class(class) else { return false };
     let program = values.program();
     let outside = |at: Ref| values.enclosing_named_class(at) != Some(class) && !is_inside(at, class, values);
-    let called = program.calls_named(&declared.name).iter().copied().filter(|&at| is_of(at, class, values));
-    let (own, others): (Vec<Ref>, Vec<Ref>) = called.partition(|&at| !outside(at));
+    let (own, others): (Vec<Ref>, Vec<Ref>) =
+        values.makes(class).iter().copied().partition(|&at| !outside(at));
     if !others.is_empty() {
         return true;
     }
@@ -115,10 +114,6 @@ fn is_made(class: Ref, values: Values<'_>) -> bool {
     program.uses_of_name(&declared.name).iter().any(literal)
         || program.typed(&declared.name).iter().any(argument)
         || program.references_named(&declared.name).iter().any(|&at| outside(at))
-}
-
-fn is_of(call: Ref, class: Ref, values: Values<'_>) -> bool {
-    values.made_class(&Expr::new(call)) == Some(class)
 }
 
 /// Whether a node is written inside a class, at any depth.

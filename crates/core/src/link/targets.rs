@@ -2,7 +2,7 @@
 
 use super::address::fit;
 use super::containers::visible;
-use super::graph::{Argument, Call, Graph};
+use super::graph::{Argument, Call, Graph, spelling};
 use crate::model::{CallStatus, Style};
 use crate::recover::{ArgumentFact, CallFact, Slot, TargetFact};
 use crate::values::{Ref, Shape};
@@ -138,9 +138,9 @@ impl View {
 
 /// An id: of an action of its own, of the graphs around, or of a destination that can be seen.
 fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
-    let actions: Vec<usize> = matching(graph, |action| action.fact.name == name);
+    let actions = graph.actions_named(name);
     if !actions.is_empty() {
-        return by_actions(&actions, name, view, graph);
+        return by_actions(actions, name, view, graph);
     }
     for &container in &view.containers {
         let found = visible(graph, name, container);
@@ -148,11 +148,11 @@ fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
             return Resolved::to(found);
         }
     }
-    let all: Vec<usize> = (0..graph.routes.len())
-        .filter(|&route| {
-            graph.routes[route].fact.name == name
-                && graph.routes[route].container.or(graph.routes[route].group).is_some()
-        })
+    let all: Vec<usize> = graph
+        .routes_named(name)
+        .iter()
+        .copied()
+        .filter(|&route| graph.routes[route].container.or(graph.routes[route].group).is_some())
         .filter(|&route| graph.routes[route].loses_to.is_none())
         .collect();
     if all.is_empty() {
@@ -170,10 +170,6 @@ fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
             None => "it stands in a graph that is not around this screen".to_owned(),
         });
     Resolved { out_of_scope, ..Resolved::to(all) }
-}
-
-fn matching(graph: &Graph<'_>, test: impl Fn(&super::graph::Action) -> bool) -> Vec<usize> {
-    graph.actions.iter().enumerate().filter(|(_, action)| test(action)).map(|(i, _)| i).collect()
 }
 
 /// Of the actions of a name, the one that the calling screen can use.
@@ -200,8 +196,7 @@ fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> 
         let Some(wanted) = fact.destination.as_ref().map(|(name, _)| name) else {
             return Resolved::to(Vec::new());
         };
-        let elsewhere: Vec<usize> =
-            (0..graph.routes.len()).filter(|&r| graph.routes[r].fact.name == *wanted).collect();
+        let elsewhere = graph.routes_named(wanted).to_vec();
         let lost = if elsewhere.is_empty() {
             Resolved::undeclared(wanted)
         } else {
@@ -217,23 +212,22 @@ fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> 
 /// or of the graph that the class is named for.
 fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> Resolved {
     let owner = class.trim_end_matches("Directions");
-    let found = matching(graph, |action| {
-        let named = match action.route {
-            Some(route) => shows(graph, route, owner),
-            None => action
-                .container
-                .is_some_and(|c| graph.containers[c].fact.name.as_deref().is_some_and(|n| same(n, owner))),
-        };
-        // A destination's directions know the global actions of the graphs around it as well.
-        let inherited = action.route.is_none()
-            && action.container.is_some_and(|own| {
-                (0..graph.routes.len()).any(|route| {
-                    shows(graph, route, owner)
-                        && graph.routes[route].container.is_some_and(|c| graph.is_within(c, own))
-                })
-            });
-        (named || inherited) && same(&action.fact.name, method)
-    });
+    let showing = graph.routes_showing(owner);
+    let fits = |&action: &usize| {
+        let action = &graph.actions[action];
+        match (action.route, action.container) {
+            (Some(route), _) => showing.contains(&route),
+            (None, Some(own)) => {
+                // A destination's directions know the global actions of the graphs around it as well.
+                graph.containers[own].fact.name.as_deref().is_some_and(|name| same(name, owner))
+                    || showing
+                        .iter()
+                        .any(|&r| graph.routes[r].container.is_some_and(|c| graph.is_within(c, own)))
+            }
+            (None, None) => false,
+        }
+    };
+    let found: Vec<usize> = graph.actions_spelled(method).iter().copied().filter(fits).collect();
     let Some(&first) = found.first() else { return Resolved::undeclared(method) };
     let name = graph.actions[first].fact.name.clone();
     let other_screen = by_actions(&found, &name, view, graph);
@@ -244,17 +238,9 @@ fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> R
     other_screen
 }
 
-fn shows(graph: &Graph<'_>, route: usize, class: &str) -> bool {
-    match &graph.routes[route].fact.shows {
-        crate::recover::Shows::Class(path, _) => path.rsplit('.').next() == Some(class),
-        _ => false,
-    }
-}
-
 /// Generated names are the ids in camel case.
 pub(super) fn same(id: &str, generated: &str) -> bool {
-    let plain = |s: &str| s.replace(['_', '.', '-'], "").to_lowercase();
-    plain(id) == plain(generated)
+    spelling(id) == spelling(generated)
 }
 
 /// An address against the deep links of every route; own words beat placeholders.
@@ -264,8 +250,8 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
         return Resolved::status(CallStatus::Dynamic);
     }
     let mut found: Vec<(u32, usize, Vec<_>)> = Vec::new();
-    for (i, route) in graph.routes.iter().enumerate() {
-        let best = route
+    for &i in graph.linked_routes() {
+        let best = graph.routes[i]
             .fact
             .deep_links
             .iter()
@@ -296,7 +282,7 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
 
 /// A screen by its class: its route in the call's own style, else any that shows it.
 fn by_class(class: Ref, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
-    let Some(screen) = graph.screens.iter().find(|screen| screen.fact.class == class) else {
+    let Some(screen) = graph.screen_of(class).map(|screen| &graph.screens[screen]) else {
         return Resolved::status(CallStatus::External);
     };
     let (own, others): (Vec<usize>, Vec<usize>) =

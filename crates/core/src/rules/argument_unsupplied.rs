@@ -57,11 +57,9 @@ fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let fact = &graph.routes[route];
     let declared = !fact.declares_by_reads() && fact.parameter(name).is_some();
     let linked = fact.fact.deep_links.iter().any(|(pattern, _)| pattern.contains(&format!("{{{name}}}")));
-    let by_call = graph.calls.iter().any(|call| {
-        let leads_here =
-            call.targets.iter().any(|&target| target == route || graph.shown_by(target) == route);
-        leads_here && (call.fact.open || call.arguments.iter().any(|argument| argument.name == name))
-    });
+    let mut calls = graph.opened_as(route).into_iter().flat_map(|route| graph.calls_to(route));
+    let by_call =
+        calls.any(|call| call.fact.open || call.arguments.iter().any(|argument| argument.name == name));
     // What others open may bring anything.
     declared || linked || by_call || fact.fact.from_outside || fact.fact.launcher
 }

@@ -49,7 +49,7 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
         }
         depths[shown] = Some(depth);
         let Some(screen) = graph.routes[shown].screen else { continue };
-        for call in graph.calls.iter().filter(|call| call.goes_forward() && call.screens.contains(&screen)) {
+        for call in graph.calls_of(screen).filter(|call| call.goes_forward()) {
             let step = u32::from(call.fact.verb != Verb::Tab);
             for &target in &call.targets {
                 if step == 0 { todo.push_front((target, depth)) } else { todo.push_back((target, depth + 1)) }

@@ -1,6 +1,8 @@
 use super::{Example, Report, Rule, Sink};
 use crate::link::{Call, Constant, Graph};
 use crate::model::Severity;
+use crate::recover::At;
+use rustc_hash::FxHashMap;
 
 pub(super) static RULE: Rule = Rule {
     name: "hard-coded-route",
@@ -16,17 +18,20 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    let mut written: FxHashMap<&str, Vec<At>> = FxHashMap::default();
+    for call in &graph.calls {
+        if let Some(literal) = &call.fact.literal {
+            written.entry(&literal.text).or_default().push(call.fact.at);
+        }
+    }
     for call in &graph.calls {
         let Some(literal) = &call.fact.literal else { continue };
         if call.status == crate::model::CallStatus::External || call.unknown.is_some() || !call.goes_forward()
         {
             continue;
         }
-        let same = graph.calls.iter().filter(|other| {
-            other.fact.at != call.fact.at
-                && other.fact.literal.as_ref().is_some_and(|l| l.text == literal.text)
-        });
-        let others: Vec<_> = same.map(|other| other.fact.at).collect();
+        let others: Vec<At> =
+            written[literal.text.as_str()].iter().copied().filter(|at| *at != call.fact.at).collect();
         let held = graph
             .constants
             .iter()

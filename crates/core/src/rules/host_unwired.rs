@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, Unwired};
+use crate::link::{Graph, Unwired, nearest};
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
@@ -38,12 +38,14 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 format!("nothing shows the graph `{name}`: no host names it, no graph includes it"),
                 "Name it at a host, include it in another graph, or take it out.".to_owned(),
             ),
-            Unwired::EntryWithoutRoute(name, near) => {
+            Unwired::EntryWithoutRoute(name) => {
+                let routes = graph.routes.iter().filter(|route| route.container.is_some());
+                let near = nearest(name, routes.map(|route| route.fact.name.as_str()));
                 let help = match near.is_empty() {
                     true => "Use the id of a destination, or answer the entry in the listener.".to_owned(),
                     false => format!(
                         "Did you mean {}? An entry opens the destination of the same id.",
-                        listed(near)
+                        listed(&near)
                     ),
                 };
                 (name.as_str(), format!("the entry `{name}` has no destination of that id"), help)

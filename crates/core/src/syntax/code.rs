@@ -3,7 +3,6 @@
 use super::{Annotation, Arg, Id, Kind, Tree, Trouble, TypeName};
 use crate::model::Span;
 use smol_str::SmolStr;
-use std::collections::BTreeSet;
 use tree_sitter::{Language, Node, Parser};
 
 /// Deeper nesting is not followed: no one wrote it by hand, and it would exhaust the stack.
@@ -165,18 +164,4 @@ pub(super) fn unescape(escape: &str) -> SmolStr {
         None => String::new(),
     };
     text.into()
-}
-
-/// Words that follow a declaring keyword. A word in a comment counts too: this is only a hint.
-pub(super) fn declared_words<'t>(text: &'t str, declaring: &[&str]) -> BTreeSet<&'t str> {
-    let mut found = BTreeSet::new();
-    let words = text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|w| !w.is_empty());
-    let mut before = "";
-    for word in words {
-        if declaring.contains(&before) {
-            found.insert(word);
-        }
-        before = word;
-    }
-    found
 }

@@ -15,7 +15,6 @@ pub use tree::{
 };
 
 use crate::source::{Language, SourceFile};
-use std::collections::BTreeSet;
 
 /// A file's content after parsing.
 #[derive(Debug)]
@@ -56,14 +55,13 @@ pub fn parse(file: &SourceFile) -> Parsed {
     Parsed { body, problem }
 }
 
-/// The names a file may declare, by a look at its words alone: a hint for what to parse, never a
+/// Keywords before the names that a file declares, in its language: a hint for what to parse, never a
 /// fact by itself.
-#[must_use]
-pub fn declared_words(file: &SourceFile) -> BTreeSet<&str> {
-    match file.language {
-        Language::Kotlin => code::declared_words(file.text.as_str(), kotlin::DECLARING),
-        Language::Java => code::declared_words(file.text.as_str(), java::DECLARING),
-        Language::Xml(_) => BTreeSet::new(),
+pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
+    match language {
+        Language::Kotlin => kotlin::DECLARING,
+        Language::Java => java::DECLARING,
+        Language::Xml(_) => &[],
     }
 }
 

@@ -109,7 +109,7 @@ impl<'p> Values<'p> {
     pub(super) fn steps_until(&self, at: Ref, name: &str, used: &Expr, before: Option<u32>) -> Vec<Step> {
         let tree = self.tree(at);
         let mut steps = Vec::new();
-        for &mention in self.program.uses_of_name(name) {
+        for &mention in self.program.uses_in(at.file, name) {
             let early = mention.file == at.file && before.is_none_or(|end| tree.span(mention.id).start < end);
             if !early || mention == used.at || self.resolve(mention, name) != Some(Def::Variable(at)) {
                 continue;

@@ -121,7 +121,7 @@ impl Values<'_> {
     /// Whether a variable is handed to somebody else: returned, stored, or passed as an argument.
     #[must_use]
     pub fn is_passed_on(&self, variable: Ref, name: &str) -> bool {
-        let mentions = self.program.uses_of_name(name).iter().filter(|at| at.file == variable.file);
+        let mentions = self.program.uses_in(variable.file, name).iter();
         mentions.copied().filter(|&at| self.resolve(at, name) == Some(Def::Variable(variable))).any(|at| {
             let tree = self.tree(at);
             tree.node(at.id).parent.is_some_and(|parent| match tree.kind(parent) {

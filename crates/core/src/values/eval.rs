@@ -323,7 +323,7 @@ impl<'p> Values<'p> {
     /// The values assigned to a variable after its declaration, in the scope that holds it.
     fn assignments(&self, at: Ref, name: &str) -> Vec<Id> {
         let tree = self.tree(at);
-        let uses = self.program.uses_of_name(name).iter().filter(|use_| use_.file == at.file);
+        let uses = self.program.uses_in(at.file, name).iter();
         let mut found = Vec::new();
         for used in uses {
             let mut target = used.id;

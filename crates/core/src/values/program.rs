@@ -1,12 +1,13 @@
 //! Every parsed file, and an index of what they declare and call.
 
+use crate::search::words as words_of;
 use crate::source::{Language, Resource, SourceFile, SourceTree};
 use crate::syntax::{Body, Class, Id, Kind, Markup, Tree};
 use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
 use smol_str::SmolStr;
 use std::collections::BTreeSet;
-use std::sync::Mutex;
+use std::sync::{Mutex, OnceLock};
 
 /// A node of the program.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
@@ -26,6 +27,7 @@ pub struct Program<'s> {
     index: Index,
     namespaces: Vec<Option<String>>,
     asked: Mutex<Asked>,
+    callees: OnceLock<FxHashMap<Ref, Vec<Ref>>>,
 }
 
 /// What was looked for and may stand in files that are not parsed.
@@ -67,7 +69,15 @@ impl<'s> Program<'s> {
             }
         }
         let namespaces = namespaces(sources, &bodies);
-        Self { sources, bodies, empty: Tree::default(), index, namespaces, asked: Mutex::default() }
+        Self {
+            sources,
+            bodies,
+            empty: Tree::default(),
+            index,
+            namespaces,
+            asked: Mutex::default(),
+            callees: OnceLock::new(),
+        }
     }
 
     /// Gives the parsed files back, to be indexed again with more of them.
@@ -80,6 +90,19 @@ impl<'s> Program<'s> {
     #[must_use]
     pub fn asked(&self) -> Asked {
         self.asked.lock().map(|asked| asked.clone()).unwrap_or_default()
+    }
+
+    /// Calls and references by the function or class they mean, worked out once for all of them.
+    pub(super) fn callees(
+        &self,
+        resolve: impl FnOnce() -> FxHashMap<Ref, Vec<Ref>>,
+    ) -> &FxHashMap<Ref, Vec<Ref>> {
+        self.callees.get_or_init(resolve)
+    }
+
+    /// Names that the source declares as functions or classes.
+    pub(super) fn is_declared_name(&self, name: &str) -> bool {
+        self.index.functions_by_name.contains_key(name) || self.index.classes_by_name.contains_key(name)
     }
 
     /// Remembers a name that was looked for in vain.
@@ -176,6 +199,18 @@ impl<'s> Program<'s> {
         slice(&self.index.calls_by_name, name)
     }
 
+    /// Calls of that name in one file.
+    #[must_use]
+    pub fn calls_in(&self, file: u32, name: &str) -> &[Ref] {
+        in_file(self.calls_named(name), file)
+    }
+
+    /// Uses of a name in one file.
+    #[must_use]
+    pub fn uses_in(&self, file: u32, name: &str) -> &[Ref] {
+        in_file(self.uses_of_name(name), file)
+    }
+
     /// Function references to this name: `::name`.
     #[must_use]
     pub fn references_named(&self, name: &str) -> &[Ref] {
@@ -214,8 +249,10 @@ impl<'s> Program<'s> {
         let wanted: FxHashSet<&str> =
             words.iter().map(String::as_str).filter(|word| !word.is_empty()).collect();
         let found = unparsed.par_iter().map(|file| {
-            let words = file.text.as_str().split(|c: char| !c.is_alphanumeric() && c != '_');
-            words.filter_map(|word| wanted.get(word)).map(|word| (*word).to_owned()).collect::<FxHashSet<_>>()
+            words_of(file.text.as_str())
+                .filter_map(|word| wanted.get(word))
+                .map(|word| (*word).to_owned())
+                .collect::<FxHashSet<_>>()
         });
         found.reduce(FxHashSet::default, |mut all, more| {
             all.extend(more);
@@ -259,6 +296,13 @@ fn namespaces(sources: &SourceTree, bodies: &[Option<Body>]) -> Vec<Option<Strin
         }
     }
     found
+}
+
+/// The part of a list that is of one file: lists are made file by file.
+fn in_file(all: &[Ref], file: u32) -> &[Ref] {
+    let start = all.partition_point(|at| at.file < file);
+    let end = all.partition_point(|at| at.file <= file);
+    &all[start..end]
 }
 
 fn slice<'m, K: std::hash::Hash + Eq + std::borrow::Borrow<str>>(

@@ -2,9 +2,13 @@
 
 use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
 use crate::syntax::{Call, Id, Kind, Parameter};
+use rayon::prelude::*;
+use rustc_hash::FxHashMap;
 
 /// Wrappers inside wrappers are followed this deep.
 const MAX_WRAPPERS: usize = 12;
+/// A call whose receiver is not known means no more functions than this.
+const MAX_CALLEES: usize = 8;
 
 /// Types of which one never stands for another.
 const PLAIN: &[&str] =
@@ -24,11 +28,46 @@ impl<'p> Values<'p> {
     pub fn uses(&self, function: Ref) -> Vec<Ref> {
         let Some(declared) = self.tree(function).function(function.id) else { return Vec::new() };
         self.program.ask_for_users(&declared.name, self.holders(function));
-        let calls = self.program.calls_named(&declared.name).iter();
-        let mut found: Vec<Ref> =
-            calls.copied().filter(|&call| self.calls_function(call, function)).collect();
-        let references = self.program.references_named(&declared.name).iter();
-        found.extend(references.copied().filter(|&at| self.refers_to(at, function)));
+        self.uses_by_callee().get(&function).cloned().unwrap_or_default()
+    }
+
+    /// The calls that make an object of a class.
+    #[must_use]
+    pub fn makes(&self, class: Ref) -> &'p [Ref] {
+        self.uses_by_callee().get(&class).map_or(&[], Vec::as_slice)
+    }
+
+    /// Resolves every call at once, before several threads ask for some of them.
+    pub fn prepare(&self) {
+        self.uses_by_callee();
+    }
+
+    /// Every call and reference under what it means. Each is resolved once, in parallel.
+    fn uses_by_callee(&self) -> &'p FxHashMap<Ref, Vec<Ref>> {
+        self.program.callees(|| {
+            let files: Vec<u32> = self.program.parsed().collect();
+            let each: Vec<Vec<(Ref, Ref)>> = files.par_iter().map(|&file| self.callees_in(file)).collect();
+            let mut uses: FxHashMap<Ref, Vec<Ref>> = FxHashMap::default();
+            for (callee, used) in each.into_iter().flatten() {
+                uses.entry(callee).or_default().push(used);
+            }
+            uses
+        })
+    }
+
+    /// Pairs of what is meant and where, for one file.
+    fn callees_in(&self, file: u32) -> Vec<(Ref, Ref)> {
+        let tree = self.program.tree(file);
+        let mut found = Vec::new();
+        for id in tree.ids() {
+            let at = Ref { file, id };
+            let meant = match tree.kind(id) {
+                Kind::Call(call) => self.meant_by_call(at, call),
+                Kind::Reference { of, name } => self.meant_by_reference(at, *of, name),
+                _ => continue,
+            };
+            found.extend(meant.into_iter().map(|callee| (callee, at)));
+        }
         found
     }
 
@@ -51,20 +90,39 @@ impl<'p> Values<'p> {
         }
     }
 
-    fn calls_function(&self, at: Ref, function: Ref) -> bool {
+    /// The functions that a call may run, or the class it makes an object of.
+    fn meant_by_call(&self, at: Ref, call: &Call) -> Vec<Ref> {
         let tree = self.tree(at);
-        let Some(call) = tree.call(at.id) else { return false };
+        let Some((name, _)) = tree.callee(call) else { return Vec::new() };
         let expr = Expr::new(at);
         match self.definition(&expr.with(call.callee), &Fuel::new()) {
             Some(Def::Functions(found)) => {
                 let chosen = self.chosen(&found, &expr, call);
-                chosen == Some(function) || chosen.is_some_and(|base| self.overrides(function, base))
+                chosen.map(|base| self.with_overrides(base)).unwrap_or_default()
             }
-            Some(Def::Variable(_) | Def::Parameter(_) | Def::Class(_) | Def::It(_) | Def::External(_)) => {
-                false
+            Some(Def::Class(class)) => vec![class],
+            Some(_) => Vec::new(),
+            None if self.program.is_declared_name(name) => {
+                let named = self.program.functions_named(name).iter().copied();
+                let receiver = tree.receiver(call);
+                named.filter(|&function| self.may_call(&expr, receiver, function)).take(MAX_CALLEES).collect()
             }
-            None => self.may_call(&expr, tree.receiver(call), function),
+            None => Vec::new(),
         }
+    }
+
+    /// A function and those that stand in for it in derived classes.
+    fn with_overrides(&self, base: Ref) -> Vec<Ref> {
+        let Some(declared) = self.tree(base).function(base.id) else { return vec![base] };
+        let mut all = vec![base];
+        if let Some(class) = self.enclosing_class(base).and_then(|class| self.class(class)) {
+            // Only classes that name this one among their bases can override it.
+            if !self.program.derived(&class.name).is_empty() {
+                let others = self.program.functions_named(&declared.name).iter().copied();
+                all.extend(others.filter(|&other| self.overrides(other, base)));
+            }
+        }
+        all
     }
 
     /// Of several functions of one name, the one that a call's arguments fit.
@@ -154,17 +212,25 @@ impl<'p> Values<'p> {
                 .any(|import| import.path == path || (import.name.is_none() && import.path == there.package))
     }
 
-    fn refers_to(&self, at: Ref, function: Ref) -> bool {
-        let Kind::Reference { of, name } = self.kind(at) else { return false };
+    fn meant_by_reference(&self, at: Ref, of: Option<Id>, name: &str) -> Vec<Ref> {
+        if !self.program.is_declared_name(name) {
+            return Vec::new();
+        }
         let expr = Expr::new(at);
         let def = match of {
             None => self.resolve(at, name),
             Some(of) => {
-                let class = self.type_of(&expr.with(*of)).and_then(|ty| ty.class);
+                let class = self.type_of(&expr.with(of)).and_then(|ty| ty.class);
                 class.and_then(|class| self.member_of_class(class, name))
             }
         };
-        matches!(def, Some(Def::Functions(found)) if found.contains(&function) || found.iter().any(|&f| self.overrides(function, f)))
+        match def {
+            Some(Def::Functions(found)) => {
+                found.into_iter().flat_map(|base| self.with_overrides(base)).collect()
+            }
+            Some(Def::Class(class)) => vec![class],
+            _ => Vec::new(),
+        }
     }
 
     /// Whether `function` stands in for `base` in a class derived from `base`'s.

@@ -8,8 +8,8 @@ use crate::values::{Datum, Expr, Ref, Values};
 /// Every call in a file whose callee's last name is among these, in the order of the source.
 pub(super) fn calls<'p>(file: u32, values: &Values<'p>, names: &[&str]) -> Vec<(Ref, &'p Call)> {
     let tree = values.program().tree(file);
-    let found = names.iter().flat_map(|name| values.program().calls_named(name));
-    let mut found: Vec<Ref> = found.copied().filter(|at| at.file == file).collect();
+    let found = names.iter().flat_map(|name| values.program().calls_in(file, name));
+    let mut found: Vec<Ref> = found.copied().collect();
     found.sort_by_key(|at| tree.span(at.id).end);
     found.into_iter().filter_map(|at| Some((at, values.tree(at).call(at.id)?))).collect()
 }
