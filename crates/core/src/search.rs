@@ -73,7 +73,8 @@ mod tests {
         asked.names.insert("Links".to_owned());
         asked.bases.insert("BarnSheet".to_owned());
         asked.functions.insert(("go".to_owned(), vec!["import barn.nav.".to_owned()]));
-        let search = Search::new(&asked, &Asked::default());
+        let nothing = Asked::default();
+        let search = Search::new(&asked, &nothing);
         let wants =
             |text: &str| search.wants(&from_texts(vec![("A.kt".to_owned(), text.to_owned())]).files[0]);
         assert!(wants("object Links { }"));

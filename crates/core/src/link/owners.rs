@@ -159,8 +159,8 @@ impl<'p> Owners<'p> {
             self.collect(used, seen, depth + 1, &mut own);
         }
         let declared = self.values.tree(function).function(function.id);
-        let called_by_platform =
-            own.is_empty() || declared.is_some_and(|f| f.is("override") || f.is("Override"));
+        // What the platform calls, it calls on whoever made the object.
+        let called_by_platform = declared.is_some_and(|f| f.is("override") || f.is("Override"));
         if called_by_platform && let Some(class) = self.values.enclosing_named_class(function) {
             self.collect_class_users(class, seen, depth, &mut own);
         }

@@ -8,6 +8,9 @@
 mod android;
 mod facts;
 
+#[cfg(test)]
+pub(crate) mod testing;
+
 pub use facts::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact,
     IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep,

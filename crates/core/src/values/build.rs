@@ -56,15 +56,9 @@ impl<'p> Values<'p> {
         match self.kind(expr.at) {
             Kind::Name(_) | Kind::Member(_) => match self.definition(expr, fuel) {
                 Some(Def::Variable(at)) => self.built_variable(at, expr, fuel),
-                Some(Def::Parameter(at)) => match expr.bound(at) {
-                    Some(bound) => self.built_with(&bound, fuel),
-                    None => Built::unknown(expr),
-                },
-                Some(Def::It(lambda)) => {
-                    let tree = self.tree(lambda);
-                    let call = tree.node(lambda.id).parent.and_then(|id| tree.call(id));
-                    let of = call.and_then(|call| tree.receiver(call));
-                    of.map_or_else(|| Built::unknown(expr), |of| self.built_with(&expr.with(of), fuel))
+                Some(Def::Parameter(at) | Def::It(at)) => {
+                    let behind = expr.bound(at).or_else(|| self.handed(at).map(|of| expr.with(of)));
+                    behind.map_or_else(|| Built::unknown(expr), |behind| self.built_with(&behind, fuel))
                 }
                 Some(Def::Class(_)) => Built::whole(expr),
                 _ => Built::unknown(expr),

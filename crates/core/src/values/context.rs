@@ -21,12 +21,8 @@ impl Values<'_> {
                 let variable = self.tree(at).variable(at.id)?;
                 self.value_of_variable(&Expr { at, env: expr.env.clone() }, variable)
             }
-            Def::Parameter(at) => expr.bound(at),
-            Def::It(lambda) => {
-                let tree = self.tree(lambda);
-                let call = tree.call(tree.node(lambda.id).parent?)?;
-                tree.receiver(call).map(|of| expr.with(of))
-            }
+            Def::Parameter(at) => expr.bound(at).or_else(|| self.handed(at).map(|of| expr.with(of))),
+            Def::It(lambda) => self.handed(lambda).map(|of| expr.with(of)),
             _ => None,
         }
     }

@@ -225,11 +225,16 @@ impl<'p> Values<'p> {
     pub(super) fn eval_def(&self, def: &Def, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
         match def {
             Def::Variable(at) => self.eval_variable(*at, expr, fuel),
-            Def::Parameter(at) => match expr.bound(*at) {
-                Some(bound) => self.eval_with(&bound, fuel),
-                None => vec![Value::new(Datum::Parameter(*at), Form::Dynamic)],
-            },
-            Def::It(lambda) => self.eval_it(*lambda, expr, fuel),
+            Def::Parameter(at) => {
+                match expr.bound(*at).or_else(|| self.handed(*at).map(|of| expr.with(of))) {
+                    Some(bound) => self.eval_with(&bound, fuel),
+                    None => vec![Value::new(Datum::Parameter(*at), Form::Dynamic)],
+                }
+            }
+            Def::It(lambda) => {
+                let of = self.handed(*lambda);
+                of.map_or_else(Value::unknown, |of| self.eval_with(&expr.with(of), fuel))
+            }
             Def::Class(at) => {
                 vec![Value::new(Datum::Object(Expr { at: *at, env: expr.env.clone() }), Form::Typed)]
             }
@@ -242,17 +247,6 @@ impl<'p> Values<'p> {
             },
             Def::External(_) => Value::unknown(),
         }
-    }
-
-    /// `it` is what the scope function is called on.
-    fn eval_it(&self, lambda: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
-        let tree = self.tree(lambda);
-        let call = tree.node(lambda.id).parent.and_then(|id| tree.call(id));
-        let of = call.and_then(|call| match tree.callee(call)?.0.as_str() {
-            "let" | "also" => tree.receiver(call),
-            _ => None,
-        });
-        of.map_or_else(Value::unknown, |of| self.eval_with(&expr.with(of), fuel))
     }
 
     fn eval_variable(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {

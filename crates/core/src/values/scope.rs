@@ -329,6 +329,18 @@ impl<'p> Values<'p> {
         }
     }
 
+    /// What a scope function hands its lambda: `x` for `it`, or the named parameter, of `x.let { … }`.
+    pub(super) fn handed(&self, parameter: Ref) -> Option<Id> {
+        let tree = self.tree(parameter);
+        let lambda = match tree.kind(parameter.id) {
+            Kind::Lambda { .. } => parameter.id,
+            _ => tree.node(parameter.id).parent.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. }))?,
+        };
+        let call = tree.call(tree.node(lambda).parent?)?;
+        let scope = matches!(tree.callee(call)?.0.as_str(), "let" | "also" | "takeIf" | "takeUnless");
+        tree.receiver(call).filter(|_| scope)
+    }
+
     /// The class's declaration, if it is one of the source.
     #[must_use]
     pub fn class(&self, at: Ref) -> Option<&'p Class> {

@@ -133,7 +133,7 @@ impl<'p> Values<'p> {
                 self.type_of_def(&def, expr, fuel)
             }
             Some(Def::Functions(functions)) => self.type_of_function(*functions.first()?, fuel),
-            Some(Def::It(lambda)) => self.type_of_it(lambda, expr, fuel),
+            Some(Def::It(lambda)) => self.type_of_handed(lambda, expr, fuel),
             Some(Def::External(_)) => {
                 let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
                 library::type_of(name).map(Type::plain)
@@ -145,16 +145,10 @@ impl<'p> Values<'p> {
         }
     }
 
-    /// `it` of a scope function is what the function is called on.
-    fn type_of_it(&self, lambda: Ref, expr: &Expr, fuel: &Fuel) -> Option<Type> {
-        let tree = self.tree(lambda);
-        let call = tree.call(tree.node(lambda.id).parent?)?;
-        let (name, _) = tree.callee(call)?;
-        matches!(name.as_str(), "let" | "also" | "takeIf")
-            .then(|| tree.receiver(call))
-            .flatten()
-            .and_then(|of| self.type_of_with(&expr.with(of), fuel))
-            .map(|ty| Type { nullable: false, ..ty })
+    /// What a scope function hands its lambda is what the function is called on.
+    fn type_of_handed(&self, parameter: Ref, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        let of = self.handed(parameter)?;
+        self.type_of_with(&expr.with(of), fuel).map(|ty| Type { nullable: false, ..ty })
     }
 
     pub(super) fn type_of_def(&self, def: &Def, expr: &Expr, fuel: &Fuel) -> Option<Type> {
@@ -180,7 +174,10 @@ impl<'p> Values<'p> {
                     return Some(ty);
                 }
                 let parameter = self.tree(at).parameter(at.id)?;
-                parameter.ty.as_ref().and_then(|ty| self.named_type(at, ty))
+                match &parameter.ty {
+                    Some(ty) => self.named_type(at, ty),
+                    None => self.type_of_handed(at, expr, fuel),
+                }
             }
             Def::Class(at) => {
                 let class = self.class(at)?;

@@ -119,6 +119,10 @@ fn origin(expr: &Expr, extras: bool, values: &Values<'_>) -> Option<Origin> {
                 at = at.with(*of);
                 continue;
             }
+            Kind::Binary { op, left, .. } if op == "?:" => {
+                at = at.with(*left);
+                continue;
+            }
             _ => return None,
         };
         match name {

@@ -9,6 +9,9 @@ mod results;
 mod target;
 mod wiring;
 
+#[cfg(test)]
+mod tests;
+
 use crate::model::Style;
 use crate::recover::{Facts, StyleRecoverer, resource};
 use crate::source::Resource;

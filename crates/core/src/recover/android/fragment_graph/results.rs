@@ -117,6 +117,7 @@ fn entry_of(expr: &Expr, values: &Values<'_>) -> Option<Entry> {
 fn step_back(expr: &Expr, values: &Values<'_>) -> Option<Expr> {
     match values.kind(expr.at) {
         Kind::Unary { of, .. } | Kind::Cast { of, .. } => Some(expr.with(*of)),
+        Kind::Binary { op, left, .. } if op == "?:" => Some(expr.with(*left)),
         _ => values.value_behind(expr),
     }
 }
