@@ -27,6 +27,12 @@ pub(super) fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
     let path = path.as_slice();
     let schemeless = !pattern_path.contains("://");
     let path = if schemeless { without_web_scheme(path) } else { path };
+    // An unnamed placeholder at the end takes whatever follows.
+    if let Some(prefix) = pattern_path.strip_suffix("{}") {
+        let length = prefix.chars().count();
+        let begins = path.len() >= length && matches_text(&path[..length], prefix);
+        return begins.then(|| Fit { score: 1, filled: Vec::new() });
+    }
     let segments: Vec<&[Token]> = path.split(|token| *token == Token::Char('/')).collect();
     let wanted: Vec<&str> = pattern_path.split('/').collect();
     if segments.len() != wanted.len() {
@@ -170,6 +176,8 @@ mod tests {
         assert_eq!(filled("barn://item/7/more", "barn://item/{id}"), None);
         assert_eq!(filled("barn://item/", "barn://item/{id}"), None);
         assert_eq!(filled("item-{}", "item-{id}"), Some(vec!["id=x".into()]));
+        assert_eq!(filled("barn://item/at/7/x", "barn://item/at{}"), Some(vec![]));
+        assert_eq!(filled("barn://item/by/7", "barn://item/at{}"), None);
     }
 
     #[test]

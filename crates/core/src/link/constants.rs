@@ -1,6 +1,7 @@
 //! Named things and who uses them: actions, constants that hold route text.
 
-use super::graph::{Constant, Graph, spelling};
+use super::graph::{Constant, Graph};
+use super::nearest::spelling;
 use crate::recover::{At, TargetFact};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Ref, Values};

@@ -8,16 +8,20 @@ mod arguments;
 mod constants;
 mod containers;
 mod graph;
+mod index;
 mod menus;
+mod nearest;
 mod owners;
+mod questions;
 mod reach;
 mod screens;
 mod targets;
 
 pub use graph::{
     Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Parameter, Read, ResultSideLinked,
-    Route, Screen, Unwired, nearest,
+    Route, Screen, Unwired,
 };
+pub use nearest::nearest;
 pub(crate) use {arguments::parameters_of, reach::from as reachable_from};
 
 use crate::recover::Facts;

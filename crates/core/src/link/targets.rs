@@ -2,7 +2,8 @@
 
 use super::address::fit;
 use super::containers::visible;
-use super::graph::{Argument, Call, Graph, spelling};
+use super::graph::{Argument, Call, Graph};
+use super::nearest::spelling;
 use crate::model::{CallStatus, Style};
 use crate::recover::{ArgumentFact, CallFact, Slot, TargetFact};
 use crate::values::{Ref, Shape};

@@ -43,7 +43,7 @@ pub(super) fn orphan_routes(graph: &Graph<'_>) -> Vec<usize> {
 fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
     let this = &graph.routes[route];
     let opened = this.start || this.entry || this.fact.from_outside || graph.is_called(route);
-    if opened || this.fact.only_if_opened || graph.is_excused(route) {
+    if opened || this.fact.only_if_opened || graph.is_excused(route) || graph.is_mentioned(route) {
         return false;
     }
     match this.fact.style {
@@ -107,6 +107,43 @@ class ForgottenSheet : BottomSheetDialogFragment() { companion object { fun newI
 class ScanActivity : AppCompatActivity()
 class LostActivity : AppCompatActivity()
 class ShareActivity : AppCompatActivity()
+"#),
+        );
+    }
+
+    #[test]
+    fn directions_handed_through_a_view_model_name_their_route() {
+        judged(
+            "orphan-screen",
+            &app(r#"
+//- res/navigation/main.xml
+<navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
+    android:id="@+id/main" app:startDestination="@id/shelf">
+  <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment">
+    <action android:id="@+id/shelf_to_item" app:destination="@id/item"/>
+  </fragment>
+  <fragment android:id="@+id/item" android:name="barn.ItemFragment"/>
+  <fragment android:id="@+id/byId" android:name="barn.ItemFragment"/>
+  <fragment android:id="@+id/nobody" android:name="barn.ItemFragment"/>
+  ^^^^^^^^^ orphan-screen: names `nobody`
+</navigation>
+//- Screens.kt
+package barn
+import androidx.navigation.fragment.findNavController
+class ShelfFragment : Fragment() {
+    private val model: ShelfModel by viewModels()
+    fun listen() {
+        model.way.observe(this) { findNavController().navigate(it) }
+        model.id.observe(this) { id: Int -> findNavController().navigate(id) }
+    }
+}
+class ShelfModel : ViewModel() {
+    val way = MutableLiveData<NavDirections>()
+    val id = MutableLiveData<Int>()
+    fun open() { way.value = ShelfFragmentDirections.shelfToItem() }
+    fun other() { id.value = R.id.byId }
+}
+class ItemFragment : Fragment()
 "#),
         );
     }

@@ -8,3 +8,6 @@ pub(super) mod activity_intent;
 pub(super) mod fragment_graph;
 pub(super) mod fragment_swap;
 pub(super) mod screens;
+
+#[cfg(test)]
+mod intent_tests;

@@ -1,0 +1,153 @@
+//! Look-ups over the graph: by name, container, class, screen and target.
+
+use super::graph::{Call, Graph, Read};
+use super::nearest::spelling;
+use crate::recover::Shows;
+use crate::values::Ref;
+use rustc_hash::FxHashMap;
+
+/// Look-ups by what lists are asked for most. Made by [`Graph::index_names`] and
+/// [`Graph::index_uses`].
+#[derive(Debug, Default)]
+pub(super) struct Index {
+    routes_by_name: FxHashMap<String, Vec<usize>>,
+    actions_by_name: FxHashMap<String, Vec<usize>>,
+    routes_by_container: FxHashMap<usize, Vec<usize>>,
+    routes_by_class: FxHashMap<String, Vec<usize>>,
+    routes_with_links: Vec<usize>,
+    actions_by_spelling: FxHashMap<String, Vec<usize>>,
+    route_of_group: FxHashMap<usize, usize>,
+    screens_by_class: FxHashMap<Ref, usize>,
+    calls_by_target: Vec<Vec<usize>>,
+    calls_by_screen: Vec<Vec<usize>>,
+    reads_by_screen: Vec<Vec<usize>>,
+}
+
+impl Graph<'_> {
+    /// Makes names findable, once routes and actions are there.
+    pub(super) fn index_names(&mut self) {
+        let mut index = Index::default();
+        for (i, route) in self.routes.iter().enumerate() {
+            index.routes_by_name.entry(route.fact.name.clone()).or_default().push(i);
+            let included =
+                route.group.map(|group| self.containers[group].parents.as_slice()).unwrap_or_default();
+            let mut around: Vec<usize> = route.container.iter().chain(included).copied().collect();
+            around.sort_unstable();
+            around.dedup();
+            for container in around {
+                index.routes_by_container.entry(container).or_default().push(i);
+            }
+            if let Some(group) = route.group {
+                index.route_of_group.insert(group, i);
+            }
+            if let Shows::Class(path, _) = &route.fact.shows {
+                let simple = path.rsplit('.').next().unwrap_or(path);
+                index.routes_by_class.entry(simple.to_owned()).or_default().push(i);
+            }
+            if !route.fact.deep_links.is_empty() {
+                index.routes_with_links.push(i);
+            }
+        }
+        for (i, action) in self.actions.iter().enumerate() {
+            index.actions_by_name.entry(action.fact.name.clone()).or_default().push(i);
+            index.actions_by_spelling.entry(spelling(&action.fact.name)).or_default().push(i);
+        }
+        index.screens_by_class = self.screens.iter().enumerate().map(|(i, s)| (s.fact.class, i)).collect();
+        self.index = index;
+    }
+
+    /// Makes calls and reads findable from their screens and targets, once they are linked.
+    pub(super) fn index_uses(&mut self) {
+        let mut by_target = vec![Vec::new(); self.routes.len()];
+        let mut by_screen = vec![Vec::new(); self.screens.len()];
+        for (i, call) in self.calls.iter().enumerate() {
+            call.targets.iter().for_each(|&target| by_target[target].push(i));
+            call.screens.iter().for_each(|&screen| by_screen[screen].push(i));
+        }
+        let mut reads = vec![Vec::new(); self.screens.len()];
+        for (i, read) in self.reads.iter().enumerate() {
+            read.screens.iter().for_each(|&screen| reads[screen].push(i));
+        }
+        self.index.calls_by_target = by_target;
+        self.index.calls_by_screen = by_screen;
+        self.index.reads_by_screen = reads;
+    }
+
+    /// Routes of a name.
+    #[must_use]
+    pub fn routes_named(&self, name: &str) -> &[usize] {
+        self.index.routes_by_name.get(name).map_or(&[], Vec::as_slice)
+    }
+
+    /// Actions of a name.
+    #[must_use]
+    pub fn actions_named(&self, name: &str) -> &[usize] {
+        self.index.actions_by_name.get(name).map_or(&[], Vec::as_slice)
+    }
+
+    /// Actions that generated code would spell like this.
+    #[must_use]
+    pub fn actions_spelled(&self, generated: &str) -> &[usize] {
+        self.index.actions_by_spelling.get(&spelling(generated)).map_or(&[], Vec::as_slice)
+    }
+
+    /// Routes that show a class of this simple name.
+    #[must_use]
+    pub fn routes_showing(&self, class: &str) -> &[usize] {
+        self.index.routes_by_class.get(class).map_or(&[], Vec::as_slice)
+    }
+
+    /// Routes that have addresses.
+    #[must_use]
+    pub fn linked_routes(&self) -> &[usize] {
+        &self.index.routes_with_links
+    }
+
+    /// A route, and the groups that show it when they are opened.
+    #[must_use]
+    pub fn opened_as(&self, route: usize) -> Vec<usize> {
+        let mut all = vec![route];
+        while let Some(group) = self.group_started_by(all[all.len() - 1]).filter(|group| !all.contains(group))
+        {
+            all.push(group);
+        }
+        all
+    }
+
+    fn group_started_by(&self, route: usize) -> Option<usize> {
+        let around = self.routes[route].container?;
+        (self.containers[around].start == Some(route)).then(|| self.route_of_group(around)).flatten()
+    }
+
+    /// The screen that a class is.
+    #[must_use]
+    pub fn screen_of(&self, class: Ref) -> Option<usize> {
+        self.index.screens_by_class.get(&class).copied()
+    }
+
+    /// The route that stands for a container.
+    #[must_use]
+    pub fn route_of_group(&self, container: usize) -> Option<usize> {
+        self.index.route_of_group.get(&container).copied()
+    }
+
+    /// Calls that belong to a screen.
+    pub fn calls_of(&self, screen: usize) -> impl Iterator<Item = &Call> {
+        self.index.calls_by_screen.get(screen).into_iter().flatten().map(|&call| &self.calls[call])
+    }
+
+    /// The routes directly in a container, groups of included containers among them.
+    pub fn routes_in(&self, container: usize) -> impl Iterator<Item = usize> + '_ {
+        self.index.routes_by_container.get(&container).into_iter().flatten().copied()
+    }
+
+    /// Calls that resolve to a route.
+    pub fn calls_to(&self, route: usize) -> impl Iterator<Item = &Call> {
+        self.index.calls_by_target.get(route).into_iter().flatten().map(|&call| &self.calls[call])
+    }
+
+    /// Reads that belong to a screen.
+    pub fn reads_of(&self, screen: usize) -> impl Iterator<Item = &Read> {
+        self.index.reads_by_screen.get(screen).into_iter().flatten().map(|&read| &self.reads[read])
+    }
+}

@@ -1,0 +1,132 @@
+//! Questions that several rules ask of the graph.
+
+use super::graph::Graph;
+use super::nearest::nearest;
+use crate::model::{CallStatus, Place};
+use crate::recover::At;
+
+impl Graph<'_> {
+    /// The place of a stretch of source.
+    #[must_use]
+    pub fn place(&self, at: At) -> Place {
+        at.place(self.sources)
+    }
+
+    /// A container with those around it, innermost first.
+    #[must_use]
+    pub fn around(&self, container: usize) -> Vec<usize> {
+        let mut all = vec![container];
+        let mut next = 0;
+        while next < all.len() {
+            for &parent in &self.containers[all[next]].parents {
+                if !all.contains(&parent) {
+                    all.push(parent);
+                }
+            }
+            next += 1;
+        }
+        all
+    }
+
+    /// The outermost containers around one.
+    #[must_use]
+    pub fn roots(&self, container: usize) -> Vec<usize> {
+        self.around(container).into_iter().filter(|&c| self.containers[c].parents.is_empty()).collect()
+    }
+
+    /// Whether `inner` is `outer` or somewhere inside it.
+    #[must_use]
+    pub fn is_within(&self, inner: usize, outer: usize) -> bool {
+        self.around(inner).contains(&outer)
+    }
+
+    /// What is shown when a route is opened: itself, or a group's start, all the way down.
+    #[must_use]
+    pub fn shown_by(&self, route: usize) -> usize {
+        let mut at = route;
+        for _ in 0..self.containers.len() {
+            let start = self.routes[at].group.and_then(|group| self.containers[group].start);
+            match start {
+                Some(next) if next != at => at = next,
+                _ => break,
+            }
+        }
+        at
+    }
+
+    /// Whether a route is in, or is, a container that something already reported keeps from working.
+    #[must_use]
+    pub fn is_excused(&self, route: usize) -> bool {
+        let route = &self.routes[route];
+        let own = route.container.or(route.group);
+        let around = own.map(|container| self.around(container)).unwrap_or_default();
+        route.loses_to.is_some() || around.into_iter().any(|container| self.containers[container].broken)
+    }
+
+    /// The routes that one call can mean by name, nearest spelling first.
+    #[must_use]
+    pub fn nearest_routes(&self, name: &str) -> Vec<String> {
+        let names = self.routes.iter().map(|route| route.fact.name.as_str());
+        nearest(name, names.chain(self.actions.iter().map(|action| action.fact.name.as_str())))
+    }
+
+    /// Whether a dotted class name is of a package that the source declares.
+    #[must_use]
+    pub fn is_own(&self, path: &str) -> bool {
+        self.namespaces.iter().any(|namespace| path.starts_with(namespace.as_str()))
+    }
+
+    /// Whether the source declares a class of that full name.
+    #[must_use]
+    pub fn is_declared(&self, path: &str) -> bool {
+        // A file that could not be read whole may hold it.
+        self.classes.contains(path) || self.half_read.contains(path.rsplit('.').next().unwrap_or(path))
+    }
+
+    /// Whether a call names the route.
+    #[must_use]
+    pub fn is_called(&self, route: usize) -> bool {
+        self.calls_to(route).next().is_some()
+    }
+
+    /// Whether code names the route where it cannot be followed: an action to it that no call goes by,
+    /// or, where some calls are decided at run time, its id.
+    #[must_use]
+    pub fn is_mentioned(&self, route: usize) -> bool {
+        let by_action = self.actions.iter().any(|action| action.used && action.targets.contains(&route));
+        let dynamic = self.calls.iter().any(|call| call.status == CallStatus::Dynamic);
+        by_action || (dynamic && self.used.iter().any(|fact| fact.name == self.routes[route].fact.name))
+    }
+
+    /// Whether a call that stands outside of a container names the route.
+    #[must_use]
+    pub fn is_called_from_outside(&self, route: usize, container: usize) -> bool {
+        self.calls_to(route).any(|call| {
+            call.screens.is_empty()
+                || call
+                    .screens
+                    .iter()
+                    .flat_map(|&screen| &self.screens[screen].routes)
+                    .any(|&from| self.routes[from].container.is_none_or(|c| !self.is_within(c, container)))
+        })
+    }
+
+    /// Screens that no route shows: what they open cannot be reached through them.
+    pub fn lost_screens(&self) -> impl Iterator<Item = usize> + '_ {
+        (0..self.screens.len()).filter(|&screen| self.screens[screen].routes.is_empty())
+    }
+
+    /// Routes that a screen's calls and hosts open.
+    #[must_use]
+    pub fn opened_by(&self, screen: usize) -> Vec<usize> {
+        let hosted =
+            self.screens[screen].hosts.iter().filter_map(|&container| self.containers[container].start);
+        hosted.chain(self.calls_of(screen).flat_map(|call| call.targets.iter().copied())).collect()
+    }
+
+    /// A screen's name.
+    #[must_use]
+    pub fn screen_name(&self, screen: usize) -> &str {
+        &self.screens[screen].fact.name
+    }
+}
