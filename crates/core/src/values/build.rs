@@ -50,9 +50,7 @@ impl<'p> Values<'p> {
     }
 
     fn built_with(&self, expr: &Expr, fuel: &Fuel) -> Built {
-        if !fuel.step() {
-            return Built::unknown(expr);
-        }
+        let Some(_step) = fuel.step() else { return Built::unknown(expr) };
         match self.kind(expr.at) {
             Kind::Name(_) | Kind::Member(_) => match self.definition(expr, fuel) {
                 Some(Def::Variable(at)) => self.built_variable(at, expr, fuel),

@@ -82,9 +82,7 @@ impl<'p> Values<'p> {
     }
 
     pub(super) fn eval_with(&self, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
-        if !fuel.step() {
-            return Value::unknown();
-        }
+        let Some(_step) = fuel.step() else { return Value::unknown() };
         let mut values = match self.kind(expr.at) {
             Kind::Text(pieces) => self.template(expr, pieces, fuel),
             Kind::Number(text) => vec![Value::new(Datum::Number(text.clone()), Form::Literal)],

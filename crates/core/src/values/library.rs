@@ -29,6 +29,7 @@ const TYPES: &[(&str, &str)] = &[
     ("parentFragmentManager", "FragmentManager"),
     ("previousBackStackEntry", "NavBackStackEntry"),
     ("rememberNavController", "NavHostController"),
+    ("replace", "String"),
     ("requireActivity", "Activity"),
     ("requireArguments", "Bundle"),
     ("savedStateHandle", "SavedStateHandle"),

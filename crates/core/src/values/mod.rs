@@ -15,6 +15,9 @@ mod text;
 mod types;
 mod uses;
 
+#[cfg(test)]
+mod tests;
+
 pub use build::{Built, Step};
 pub use eval::{Datum, Value};
 pub use program::{Asked, Program, Ref};
@@ -71,20 +74,39 @@ impl Expr {
     }
 }
 
-/// How many steps one question may take.
+/// How many steps one question may take, and how deep they may nest.
 #[derive(Debug)]
-pub struct Fuel(Cell<u32>);
+pub struct Fuel {
+    steps: Cell<u32>,
+    depth: Cell<u32>,
+}
+
+/// A step that is under way.
+struct Deeper<'f>(&'f Cell<u32>);
+
+impl Drop for Deeper<'_> {
+    fn drop(&mut self) {
+        self.0.set(self.0.get().saturating_sub(1));
+    }
+}
 
 impl Fuel {
+    const STEPS: u32 = 4_000;
+    const DEPTH: u32 = 96;
+
     fn new() -> Self {
-        Self(Cell::new(4_000))
+        Self { steps: Cell::new(Self::STEPS), depth: Cell::new(0) }
     }
 
-    /// Takes a step; `false` when there are none left.
-    fn step(&self) -> bool {
-        let left = self.0.get();
-        self.0.set(left.saturating_sub(1));
-        left > 0
+    /// Takes a step for as long as what is handed back lives; `None` when there are none left.
+    fn step(&self) -> Option<Deeper<'_>> {
+        let (steps, depth) = (self.steps.get(), self.depth.get());
+        if steps == 0 || depth >= Self::DEPTH {
+            return None;
+        }
+        self.steps.set(steps - 1);
+        self.depth.set(depth + 1);
+        Some(Deeper(&self.depth))
     }
 }
 

@@ -6,6 +6,9 @@ use crate::model::Form;
 use crate::syntax::{Arg, Call, ClassKind, Id, Kind};
 use std::sync::Arc;
 
+/// Bases of bases are followed this deep.
+const MAX_BASES: usize = 8;
+
 impl Values<'_> {
     /// Binds parameters to arguments, by name and then by position, defaults for the rest.
     pub(super) fn bind(&self, file: u32, params: &[Id], args: &[Arg], at: &Expr, up: Env) -> Env {
@@ -47,6 +50,28 @@ impl Values<'_> {
 
     /// The class an object is of, and the bindings of its constructor's parameters.
     pub(super) fn object_env(&self, object: &Expr, fuel: &Fuel) -> Option<(Ref, Env)> {
+        let (class, env) = self.own_env(object, fuel)?;
+        Some((class, self.with_bases(class, env, 0)))
+    }
+
+    /// Adds what a class hands to its bases' constructors.
+    fn with_bases(&self, at: Ref, env: Env, depth: usize) -> Env {
+        let Some(class) = self.class(at).filter(|_| depth < MAX_BASES) else { return env };
+        let mut all = env.clone();
+        for base in class.supers.iter().filter(|base| !base.args.is_empty()) {
+            let named = match class.kind {
+                ClassKind::Entry => self.enclosing_class(at),
+                _ => self.class_named(at, &base.ty.name),
+            };
+            let Some(named) = named else { continue };
+            let here = Expr { at, env: env.clone() };
+            let bound = self.bind(named.file, &self.constructor_params(named), &base.args, &here, all);
+            all = self.with_bases(named, bound, depth + 1);
+        }
+        all
+    }
+
+    fn own_env(&self, object: &Expr, fuel: &Fuel) -> Option<(Ref, Env)> {
         match self.kind(object.at) {
             Kind::Class(_) => Some((object.at, object.env.clone())),
             Kind::Call(call) => {
@@ -68,9 +93,7 @@ impl Values<'_> {
     }
 
     fn member_of_made(&self, at: Ref, env: Env, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
-        if !fuel.step() {
-            return None;
-        }
+        let Some(_step) = fuel.step() else { return None };
         let class = self.class(at)?;
         let tree = self.tree(at);
         if class.kind == ClassKind::Entry && name == "name" {

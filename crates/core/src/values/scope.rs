@@ -1,7 +1,7 @@
 //! What a name means where it stands: locals, parameters, members, imports, packages.
 
 use super::{Expr, Fuel, Ref, Values};
-use crate::syntax::{Class, ClassKind, Id, Kind};
+use crate::syntax::{Class, ClassKind, Id, Kind, TypeName};
 use smol_str::SmolStr;
 
 /// What a name means.
@@ -257,9 +257,7 @@ impl<'p> Values<'p> {
 
     /// What a name or member expression means.
     pub(super) fn definition(&self, expr: &Expr, fuel: &Fuel) -> Option<Def> {
-        if !fuel.step() {
-            return None;
-        }
+        let Some(_step) = fuel.step() else { return None };
         match self.kind(expr.at) {
             Kind::Name(name) => {
                 self.resolve(expr.at, name).or_else(|| self.implicit_member(expr, name, fuel))
@@ -272,9 +270,34 @@ impl<'p> Values<'p> {
                     return Some(def);
                 }
                 if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
-                    return self.member_or_accessor(class, &member.name);
+                    let found = self.member_or_accessor(class, &member.name);
+                    return found.or_else(|| self.extension(&of, expr.at, &member.name, fuel));
                 }
-                self.at_path(&self.tree(expr.at).dotted(expr.at.id)?)
+                let path = self.tree(expr.at).dotted(expr.at.id).and_then(|path| self.at_path(&path));
+                path.or_else(|| self.extension(&of, expr.at, &member.name, fuel))
+            }
+            _ => None,
+        }
+    }
+
+    /// An extension in view whose receiver the value can be.
+    fn extension(&self, of: &Expr, at: Ref, name: &str, fuel: &Fuel) -> Option<Def> {
+        let fits = |wanted: Option<&TypeName>| {
+            let Some(wanted) = wanted else { return false };
+            let given = self.type_of_with(of, fuel);
+            given.is_none_or(|ty| {
+                self.is_a(&ty, wanted.simple()) && (ty.class.is_some() || ty.name == wanted.simple())
+            })
+        };
+        match self.resolve(at, name)? {
+            Def::Functions(found) => {
+                let receiver = |f: &Ref| fits(self.tree(*f).function(f.id).and_then(|f| f.receiver.as_ref()));
+                let found: Vec<Ref> = found.into_iter().filter(receiver).collect();
+                (!found.is_empty()).then_some(Def::Functions(found))
+            }
+            Def::Variable(found) => {
+                let variable = self.tree(found).variable(found.id)?;
+                fits(variable.receiver.as_ref()).then_some(Def::Variable(found))
             }
             _ => None,
         }

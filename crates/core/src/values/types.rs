@@ -42,9 +42,7 @@ impl<'p> Values<'p> {
     }
 
     pub(super) fn type_of_with(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
-        if !fuel.step() {
-            return None;
-        }
+        let Some(_step) = fuel.step() else { return None };
         match self.kind(expr.at) {
             Kind::Text(_) => Some(Type::plain("String")),
             Kind::Bool(_) => Some(Type::plain("Boolean")),

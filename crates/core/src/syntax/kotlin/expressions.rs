@@ -164,12 +164,15 @@ impl Kotlin<'_> {
     /// A string's pieces. The grammar hands `$name` in a one-line string over as text.
     fn string(&mut self, node: Node<'_>) -> Id {
         let mut pieces: Vec<Piece> = Vec::new();
+        let mut dollar = false;
         for part in named(node) {
             match part.kind() {
                 "string_content" => {
-                    let dollar = matches!(pieces.last(), Some(Piece::Text(t)) if t == "$");
                     let text = self.0.str(part);
-                    if dollar && text.starts_with(|c: char| c.is_alphabetic() || c == '_') {
+                    // An escaped dollar is another kind of part.
+                    if std::mem::replace(&mut dollar, text == "$")
+                        && text.starts_with(|c: char| c.is_alphabetic() || c == '_')
+                    {
                         pieces.pop();
                         self.short_hole(part, text, &mut pieces);
                     } else {
