@@ -8,6 +8,9 @@ mod markup;
 mod repair;
 mod tree;
 
+#[cfg(test)]
+mod tests;
+
 pub use markup::{Attribute, Element, ElementId, Markup};
 pub use tree::{
     Annotation, Arg, Arm, Call, Class, ClassKind, Function, Id, Import, Kind, Member, Node, Parameter, Piece,

@@ -143,7 +143,7 @@ impl Java<'_> {
             else {
                 continue;
             };
-            let ty = part.child_by_field_name("type").map(|n| TypeName { nullable, ..self.type_name(n) });
+            let ty = type_of_parameter(part).map(|n| TypeName { nullable, ..self.type_name(n) });
             let mut words = modifiers.words;
             if part.kind() == "spread_parameter" {
                 words.push("vararg".into());
@@ -214,6 +214,16 @@ impl Java<'_> {
         let parts = named(node);
         parts.into_iter().map(|n| Arg { name: None, value: self.expression(n), spread: false }).collect()
     }
+}
+
+/// A parameter's type; the grammar leaves that of `int... x` without its field's name.
+fn type_of_parameter(node: Node<'_>) -> Option<Node<'_>> {
+    let unnamed = || {
+        named(node)
+            .into_iter()
+            .find(|n| !matches!(n.kind(), "modifiers" | "variable_declarator" | "identifier"))
+    };
+    node.child_by_field_name("type").or_else(unnamed)
 }
 
 fn is_name(node: Node<'_>) -> bool {
