@@ -93,7 +93,7 @@ impl Values<'_> {
     }
 
     fn member_of_made(&self, at: Ref, env: Env, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
-        let Some(_step) = fuel.step() else { return None };
+        let _step = fuel.step()?;
         let class = self.class(at)?;
         let tree = self.tree(at);
         if class.kind == ClassKind::Entry && name == "name" {

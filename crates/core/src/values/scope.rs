@@ -257,7 +257,7 @@ impl<'p> Values<'p> {
 
     /// What a name or member expression means.
     pub(super) fn definition(&self, expr: &Expr, fuel: &Fuel) -> Option<Def> {
-        let Some(_step) = fuel.step() else { return None };
+        let _step = fuel.step()?;
         match self.kind(expr.at) {
             Kind::Name(name) => {
                 self.resolve(expr.at, name).or_else(|| self.implicit_member(expr, name, fuel))

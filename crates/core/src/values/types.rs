@@ -42,7 +42,7 @@ impl<'p> Values<'p> {
     }
 
     pub(super) fn type_of_with(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
-        let Some(_step) = fuel.step() else { return None };
+        let _step = fuel.step()?;
         match self.kind(expr.at) {
             Kind::Text(_) => Some(Type::plain("String")),
             Kind::Bool(_) => Some(Type::plain("Boolean")),
