@@ -4,7 +4,7 @@ use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
 use super::owners::Owners;
 use crate::recover::{
     ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows,
-    TargetFact,
+    TargetFact, UsedFact,
 };
 use crate::values::Values;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -15,6 +15,7 @@ pub(super) fn add(
     includes: &[IncludeFact],
     hosts: Vec<HostFact>,
     inflates: &[InflateFact],
+    used: &[UsedFact],
     owners: &Owners<'_>,
     graph: &mut Graph<'_>,
 ) {
@@ -28,11 +29,16 @@ pub(super) fn add(
             start_in_code: None,
             start: None,
             broken: false,
+            incomplete: false,
         });
     }
     for include in includes {
         let Some(&into) = by_key.get(&include.into) else { continue };
-        for inner in named(graph, &include.resource) {
+        let inside = named(graph, &include.resource);
+        if inside.is_empty() {
+            graph.containers[into].incomplete = true;
+        }
+        for inner in inside {
             if inner != into {
                 graph.containers[inner].parents.push(into);
             }
@@ -40,7 +46,7 @@ pub(super) fn add(
     }
     for inflate in inflates {
         let screens = owners.of(inflate.site);
-        for container in named(graph, &inflate.graph) {
+        for container in inflate.graph.as_deref().map(|name| named(graph, name)).unwrap_or_default() {
             graph.containers[container].hosted = true;
             if inflate.start.is_some() {
                 graph.containers[container].start_in_code = Some(inflate.start.clone());
@@ -54,6 +60,10 @@ pub(super) fn add(
     for screen in &mut graph.screens {
         screen.hosts.sort_unstable();
         screen.hosts.dedup();
+    }
+    let mentioned = used.iter().filter(|fact| fact.kind == "navigation");
+    for container in mentioned.flat_map(|fact| named(graph, &fact.name)).collect::<Vec<_>>() {
+        graph.containers[container].hosted = true;
     }
     find_unhosted(graph);
 }
@@ -253,7 +263,10 @@ fn find_starts(graph: &mut Graph<'_>) {
         match found {
             Some(route) => graph.routes[route].start = true,
             // Said and not there, or not said at all: reported once, there.
-            None => graph.containers[i].broken |= graph.containers[i].start_in_code.is_none(),
+            None => {
+                let unsaid = graph.containers[i].start_in_code.is_none() && !graph.containers[i].incomplete;
+                graph.containers[i].broken |= unsaid;
+            }
         }
     }
 }

@@ -110,6 +110,8 @@ pub struct Container {
     pub start: Option<usize>,
     /// Something that is reported already keeps it from being shown.
     pub broken: bool,
+    /// It includes a graph that is not in the source.
+    pub incomplete: bool,
 }
 
 /// A named way to a route.

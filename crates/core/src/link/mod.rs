@@ -55,7 +55,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     } = facts;
     screens::add(screens, &layout_includes, &mut graph);
     let owners = owners::Owners::new(&graph.screens, values);
-    containers::add(containers, &includes, hosts, &inflates, &owners, &mut graph);
+    containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     containers::add_actions(actions, &mut graph);
     graph.index_names();

@@ -1,6 +1,6 @@
 //! Questions that several rules ask of the graph.
 
-use super::graph::Graph;
+use super::graph::{Graph, Unwired};
 use super::nearest::nearest;
 use crate::model::{CallStatus, Place};
 use crate::recover::At;
@@ -60,7 +60,11 @@ impl Graph<'_> {
         let route = &self.routes[route];
         let own = route.container.or(route.group);
         let around = own.map(|container| self.around(container)).unwrap_or_default();
-        route.loses_to.is_some() || around.into_iter().any(|container| self.containers[container].broken)
+        route.loses_to.is_some()
+            || around
+                .into_iter()
+                .map(|c| &self.containers[c])
+                .any(|c| c.broken || (c.incomplete && c.start.is_none()))
     }
 
     /// The routes that one call can mean by name, nearest spelling first.
@@ -74,6 +78,14 @@ impl Graph<'_> {
     #[must_use]
     pub fn is_own(&self, path: &str) -> bool {
         self.namespaces.iter().any(|namespace| path.starts_with(namespace.as_str()))
+    }
+
+    /// Whether graphs are named that the source does not have: more ids may be declared there.
+    #[must_use]
+    pub fn is_incomplete(&self) -> bool {
+        let unknown =
+            self.host_problems.iter().any(|problem| matches!(problem.what, Unwired::NoSuchGraph(_)));
+        unknown || self.containers.iter().any(|container| container.incomplete)
     }
 
     /// Whether the source declares a class of that full name.

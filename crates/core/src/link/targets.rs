@@ -5,7 +5,7 @@ use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::nearest::spelling;
 use crate::model::{CallStatus, Style};
-use crate::recover::{ArgumentFact, CallFact, Slot, TargetFact};
+use crate::recover::{ArgumentFact, CallFact, HostHint, Slot, TargetFact};
 use crate::values::{Ref, Shape};
 
 /// Addresses that every device can open.
@@ -110,6 +110,8 @@ struct View {
     containers: Vec<usize>,
     /// Containers its screens host: what is on top there is not known.
     hosted: Vec<usize>,
+    /// The controller is of a host further out, which may hold anything.
+    outer: bool,
 }
 
 impl View {
@@ -119,17 +121,22 @@ impl View {
         let containers = standing.iter().filter_map(|&route| graph.routes[route].container).collect();
         let mut hosted: Vec<usize> =
             screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
-        if let Some(id) = &fact.host {
+        let mut outer = false;
+        match &fact.host {
             // A host that is named decides, wherever the call is.
-            let hosts = graph.hosts.iter().filter(|host| host.fact.id.as_ref() == Some(id));
-            hosted.extend(hosts.flat_map(|host| host.containers.iter().copied()));
+            Some(HostHint::Id(id)) => {
+                let named = graph.hosts.iter().filter(|host| host.fact.id.as_ref() == Some(id));
+                hosted.extend(named.flat_map(|host| host.containers.iter().copied()));
+            }
+            Some(HostHint::Outer) => outer = true,
+            None => {}
         }
-        Self { standing, containers, hosted }
+        Self { standing, containers, hosted, outer }
     }
 
     /// Whether nothing is known of where the call stands.
     fn is_blank(&self) -> bool {
-        self.containers.is_empty() && self.hosted.is_empty()
+        self.outer || (self.containers.is_empty() && self.hosted.is_empty())
     }
 
     fn is_hosted(&self, container: usize, graph: &Graph<'_>) -> bool {

@@ -332,8 +332,8 @@ pub struct CallFact {
     pub literal: Option<Literal>,
     /// The constant that names the target.
     pub constant: Option<Ref>,
-    /// The id of the host whose controller makes it, where that is said.
-    pub host: Option<String>,
+    /// The host whose controller makes it, where it is not the nearest one.
+    pub host: Option<HostHint>,
     /// How many screens a step back goes back, where that is fixed.
     pub steps: u32,
     /// The node it is at, which says what it belongs to.
@@ -362,6 +362,15 @@ impl CallFact {
             at,
         }
     }
+}
+
+/// Which host a controller is of.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum HostHint {
+    /// The host of this id.
+    Id(String),
+    /// One further out: of a parent, of the activity.
+    Outer,
 }
 
 /// A place where an argument is taken out.
@@ -428,8 +437,8 @@ pub struct HostFact {
 /// A graph set or inflated from code.
 #[derive(Debug)]
 pub struct InflateFact {
-    /// The graph's resource name.
-    pub graph: String,
+    /// The graph's resource name, if it is known.
+    pub graph: Option<String>,
     /// A start that is set beside it.
     pub start: Option<String>,
     /// The node it is at.
@@ -492,6 +501,8 @@ pub struct HandledFact {
 /// A resource that code mentions.
 #[derive(Debug)]
 pub struct UsedFact {
+    /// `id`, `navigation`, `layout`…
+    pub kind: String,
     /// Its name.
     pub name: String,
 }

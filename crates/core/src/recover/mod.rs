@@ -13,9 +13,9 @@ pub(crate) mod testing;
 
 pub use facts::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact,
-    IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep,
-    Owner, ParameterFact, ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Slot, StartFact,
-    TargetFact, UsedFact,
+    HostHint, IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView,
+    MissingStep, Owner, ParameterFact, ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows,
+    Slot, StartFact, TargetFact, UsedFact,
 };
 
 use crate::model::Style;

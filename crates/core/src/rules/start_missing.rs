@@ -17,7 +17,7 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for (i, container) in graph.containers.iter().enumerate() {
-        if container.start.is_some() || container.start_in_code.is_some() {
+        if container.start.is_some() || container.start_in_code.is_some() || container.incomplete {
             continue;
         }
         let name =

@@ -4,8 +4,9 @@
 //! of its message, is a mark. Marks are taken out before parsing, so they work in any language. The
 //! marks of a rule must be all that it reports: one too many fails as one too few does.
 
-use crate::scan_sources;
+use crate::model::Severity;
 use crate::source::{Language, from_texts};
+use crate::{Scan, scan_sources};
 
 /// A place, and what is said there.
 #[derive(Debug, PartialEq, Eq, PartialOrd, Ord)]
@@ -73,6 +74,22 @@ pub(crate) fn judged(rule: &str, fixture: &str) {
         }
     }
     assert!(left.is_empty(), "not reported: {left:#?}\nreported: {:#?}", scan.document.findings);
+}
+
+/// Scans a fixture of which nothing may be said.
+#[track_caller]
+pub(crate) fn quiet(fixture: &str) -> Scan {
+    let (files, marks) = split(fixture);
+    assert!(marks.is_empty(), "nothing is expected of a quiet app");
+    let scan = scan_sources(from_texts(files), ".");
+    let loud: Vec<_> = scan
+        .document
+        .findings
+        .iter()
+        .filter(|f| f.severity > Severity::Note || f.rule == "argument-unread")
+        .collect();
+    assert!(loud.is_empty(), "{loud:#?}");
+    scan
 }
 
 /// A fixture with what every app has around its graph `main`: an activity that is launched and hosts it.

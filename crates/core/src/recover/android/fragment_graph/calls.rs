@@ -3,7 +3,7 @@
 use super::target::{self, Target};
 use crate::model::{Style, Verb};
 use crate::recover::android::code;
-use crate::recover::{CallFact, Facts, TargetFact};
+use crate::recover::{CallFact, Facts, HostHint, TargetFact};
 use crate::syntax::{Call, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Values};
 
@@ -39,7 +39,7 @@ fn navigate(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         let open = target::with_bundle(&mut target, bundle, values);
         let verb = if matches!(target.fact, TargetFact::Address(_)) { Verb::Link } else { Verb::Open };
         let written = values.written(code::seen_through(&inner, values).at);
-        let host = host_id(at, call, values);
+        let host = host_hint(at, call, values);
         facts.calls.push(CallFact { host, open, ..call_fact(verb, target, written, site.at, values) });
     }
 }
@@ -103,19 +103,43 @@ fn is_opaque(ty: &crate::values::Type) -> bool {
     ty.class.is_none() && !ty.name.ends_with("NavController") && !ty.name.ends_with("NavHostController")
 }
 
-/// The id of the host in `activity.findNavController(R.id.host)` and its like.
-fn host_id(at: Ref, call: &Call, values: &Values<'_>) -> Option<String> {
+/// The host in `activity.findNavController(R.id.host)` and its like; one further out where the
+/// controller is a parent's.
+fn host_hint(at: Ref, call: &Call, values: &Values<'_>) -> Option<HostHint> {
     let expr = Expr::new(at);
     let of = values.tree(at).receiver(call)?;
     let built = values.built(&expr.with(of));
-    let finder = std::iter::once(&built.root).chain(built.steps.iter().map(|step| &step.at));
-    let args = finder.filter_map(|found| {
-        let name = code::callee_name(found.at, values);
-        let finds = matches!(name, "findNavController" | "findFragmentById" | "getFragment");
-        let call = values.tree(found.at).call(found.at.id).filter(|_| finds)?;
-        call.args.iter().find_map(|arg| code::ids(&found.with(arg.value), values).into_iter().next())
+    let found: Vec<&Expr> =
+        std::iter::once(&built.root).chain(built.steps.iter().map(|step| &step.at)).collect();
+    let id = found.iter().rev().find_map(|finder| {
+        let finds = matches!(code::callee_name(finder.at, values), "findNavController" | "findFragmentById");
+        let call = values.tree(finder.at).call(finder.at.id).filter(|_| finds)?;
+        call.args.iter().find_map(|arg| code::ids(&finder.with(arg.value), values).into_iter().next())
     });
-    args.into_iter().next_back()
+    id.map(HostHint::Id)
+        .or_else(|| found.iter().any(|expr| is_outer(expr, values)).then_some(HostHint::Outer))
+}
+
+/// A parent's or the activity's own.
+fn is_outer(expr: &Expr, values: &Values<'_>) -> bool {
+    let tree = values.tree(expr.at);
+    tree.kind(expr.at.id).children().into_iter().chain([expr.at.id]).any(|id| {
+        let name = match tree.kind(id) {
+            Kind::Call(call) => tree.callee(call).map(|(name, _)| name.as_str()),
+            _ => tree.last_name(id).map(|(name, _)| name.as_str()),
+        };
+        matches!(
+            name,
+            Some(
+                "parentFragment"
+                    | "requireParentFragment"
+                    | "getParentFragment"
+                    | "requireActivity"
+                    | "getActivity"
+                    | "activity"
+            )
+        )
+    })
 }
 
 fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {

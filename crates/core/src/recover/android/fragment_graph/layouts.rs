@@ -83,10 +83,12 @@ pub(super) fn recover_menu(file: u32, values: &Values<'_>, facts: &mut Facts) {
     facts.menus.push(MenuFact { name, items: items.collect() });
 }
 
-/// Preferences open fragments by their class.
+/// Preferences and shortcuts open fragments and activities by their class.
 pub(super) fn recover_preferences(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(markup) = values.program().markup(file) else { return };
-    let named =
-        markup.elements().flat_map(|(_, element)| &element.attributes).filter(|a| a.name == "fragment");
+    let named = markup
+        .elements()
+        .flat_map(|(_, element)| &element.attributes)
+        .filter(|a| a.name == "fragment" || a.name == "targetClass");
     facts.shown_by_markup.extend(named.map(|a| class_path(file, &a.value, values)));
 }

@@ -17,10 +17,30 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             _ => None,
         };
         facts.reads.extend(found);
-        if is_handed_on(at, values) {
+        if is_handed_on(at, values) || takes_unknown_key(at, values) {
             facts.whole_bags.push(at);
         }
     }
+}
+
+/// A value taken out by a key that is not known may be any.
+fn takes_unknown_key(at: Ref, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let expr = Expr::new(at);
+    let (of, key) = match tree.kind(at.id) {
+        Kind::Call(call) => match (tree.receiver(call), call.args.first(), tree.callee(call)) {
+            (Some(of), Some(arg), Some((name, _))) if is_getter(name) => (of, arg.value),
+            _ => return false,
+        },
+        Kind::Index { of, args } => match args.first() {
+            Some(key) => (*of, *key),
+            None => return false,
+        },
+        _ => return false,
+    };
+    let of = expr.with(of);
+    (is_arguments(&of, values) || handle_of_view_model(&of, values).is_some())
+        && code::key(&expr.with(key), values).is_none()
 }
 
 /// All arguments at once, handed to somebody who may take any of them.
@@ -100,16 +120,13 @@ fn from_call(at: Ref, call: &Call, values: &Values<'_>) -> Option<ReadFact> {
     let of = tree.receiver(call)?;
     let first = call.args.first()?;
     let expr = Expr::new(at);
-    match method.as_str() {
-        "get" | "getLiveData" | "getStateFlow" => {
-            handle_of_view_model(&expr.with(of), values)?;
-            // A first value makes it state of its own.
-            (call.args.len() == 1).then_some(())?;
-        }
-        name if is_getter(name) => {
-            is_arguments(&expr.with(of), values).then_some(())?;
-        }
-        _ => return None,
+    let of = expr.with(of);
+    if handle_of_view_model(&of, values).is_some() {
+        // A first value makes it state of its own.
+        let takes = matches!(method.as_str(), "get" | "getLiveData" | "getStateFlow") && call.args.len() == 1;
+        takes.then_some(())?;
+    } else {
+        (is_getter(method) && is_arguments(&of, values)).then_some(())?;
     }
     let (name, literal_key) = code::key(&expr.with(first.value), values)?;
     if is_own_state(at, &name, values) {
@@ -152,22 +169,9 @@ fn from_index(
     Some(ReadFact { literal_key, ..read(at, name, values) })
 }
 
-/// The bundle's methods that take one value out by its key.
+/// The bundle's methods that take one value out by its key, or ask whether it is there.
 fn is_getter(name: &str) -> bool {
-    name.strip_prefix("get").is_some_and(|rest| {
-        bundle::taken_type(name).is_some()
-            || matches!(
-                rest,
-                "Parcelable"
-                    | "Serializable"
-                    | "StringArray"
-                    | "IntArray"
-                    | "StringArrayList"
-                    | "ParcelableArrayList"
-                    | "CharSequence"
-            )
-            || matches!(rest, "ParcelableCompat" | "SerializableCompat")
-    })
+    name.starts_with("get") || matches!(name, "containsKey" | "contains")
 }
 
 /// Whether an expression is a fragment's own arguments.

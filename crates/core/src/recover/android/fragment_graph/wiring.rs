@@ -15,11 +15,24 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 fn graphs(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["setGraph", "inflate", "create"]) {
         let expr = Expr::new(at);
-        let named =
-            call.args.iter().flat_map(|arg| code::resources(&expr.with(arg.value), "navigation", values));
-        for graph in named {
-            let start = start_set_on(at, values);
-            facts.inflates.push(InflateFact { graph, start, site: at });
+        let args = call.args.iter().map(|arg| expr.with(arg.value));
+        let named: Vec<String> = args.flat_map(|arg| code::resources(&arg, "navigation", values)).collect();
+        let start = start_set_on(at, values);
+        if named.is_empty() && code::callee_name(at, values) == "setGraph" {
+            // Some graph, whichever it is.
+            facts.inflates.push(InflateFact { graph: None, start, site: at });
+            continue;
+        }
+        let found =
+            named.into_iter().map(|graph| InflateFact { graph: Some(graph), start: start.clone(), site: at });
+        facts.inflates.extend(found);
+    }
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Kind::Assign { target, .. } = tree.kind(id) else { continue };
+        // `controller.graph = graph`, in Kotlin.
+        if matches!(tree.kind(*target), Kind::Member(member) if member.name == "graph") {
+            facts.inflates.push(InflateFact { graph: None, start: None, site: Ref { file, id } });
         }
     }
 }
@@ -117,8 +130,8 @@ fn mentions(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 facts.handled.extend(tests.map(|id| HandledFact { id, site: expr.at }));
             }
             Kind::Member(_) => {
-                if let Some(Datum::Resource { name, .. }) = values.resource(&expr) {
-                    facts.used.push(UsedFact { name: name.to_string() });
+                if let Some(Datum::Resource { kind, name }) = values.resource(&expr) {
+                    facts.used.push(UsedFact { kind: kind.to_string(), name: name.to_string() });
                 }
             }
             _ => {}
