@@ -7,8 +7,10 @@ use crate::values::{Part, Shape};
 pub(super) struct Fit {
     /// The better, the more of the text is in the pattern's own words.
     pub(super) score: u32,
-    /// The pattern's placeholders that the text fills, with the expression put in, if there is one.
+    /// The pattern's placeholders that the text fills, with the expression put in and its type.
     pub(super) filled: Vec<(String, String, Option<String>)>,
+    /// Placeholders that the text leaves as they are: the pattern itself was written.
+    pub(super) raw: Vec<String>,
 }
 
 /// A character of a text, or a hole in it.
@@ -31,18 +33,22 @@ pub(super) fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
     if let Some(prefix) = pattern_path.strip_suffix("{}") {
         let length = prefix.chars().count();
         let begins = path.len() >= length && matches_text(&path[..length], prefix);
-        return begins.then(|| Fit { score: 1, filled: Vec::new() });
+        return begins.then(|| Fit { score: 1, filled: Vec::new(), raw: Vec::new() });
     }
     let segments: Vec<&[Token]> = path.split(|token| *token == Token::Char('/')).collect();
     let wanted: Vec<&str> = pattern_path.split('/').collect();
     if segments.len() != wanted.len() {
         return None;
     }
-    let mut fit = Fit { score: 0, filled: Vec::new() };
+    let mut fit = Fit { score: 0, filled: Vec::new(), raw: Vec::new() };
     for (segment, wanted) in segments.iter().zip(&wanted) {
         fit.score += segment_fit(segment, wanted, &mut fit.filled)?;
     }
     fill_query(&query, pattern_query, &mut fit.filled);
+    let (raw, filled) =
+        fit.filled.into_iter().partition(|(name, written, _)| *written == format!("{{{name}}}"));
+    fit.filled = filled;
+    fit.raw = raw.into_iter().map(|(name, ..): (String, String, Option<String>)| name).collect();
     Some(fit)
 }
 
@@ -124,22 +130,33 @@ fn text_of(tokens: &[Token]) -> String {
     tokens.iter().map(|token| if let Token::Char(c) = token { *c } else { '…' }).collect()
 }
 
-/// `?tag={tag}`: a placeholder is filled where the text has its key.
+/// `?tag={tag}`: a placeholder is filled where the text has its key. A key that the pattern does not
+/// have is passed all the same, under its own name.
 fn fill_query(query: &[Token], pattern: &str, filled: &mut Vec<(String, String, Option<String>)>) {
-    for wanted in pattern.split('&') {
-        let Some((key, placeholder)) = wanted.split_once('=') else { continue };
-        let name = placeholder.trim_matches(['{', '}']);
-        for given in query.split(|token| *token == Token::Char('&')) {
-            let Some(at) = given.iter().position(|token| *token == Token::Char('=')) else { continue };
-            if matches_text(&given[..at], key) {
-                let (written, ty) = match &given[at + 1..] {
-                    [Token::Hole(written, ty)] => (written.clone(), ty.clone()),
-                    other => (text_of(other), Some("String".to_owned())),
-                };
-                filled.push((name.to_owned(), written, ty));
-            }
-        }
+    for given in query.split(|token| *token == Token::Char('&')).filter(|given| !given.is_empty()) {
+        let Some(at) = given.iter().position(|token| *token == Token::Char('=')) else { continue };
+        let key = text_of(&given[..at]);
+        let wanted =
+            pattern.split('&').filter_map(|part| part.split_once('=')).find(|(name, _)| *name == key);
+        let name =
+            wanted.map_or(key.as_str(), |(_, placeholder)| placeholder.trim_matches(['{', '}'])).to_owned();
+        let (written, ty) = match &given[at + 1..] {
+            [Token::Hole(written, ty)] => (written.clone(), ty.clone()),
+            other => (text_of(other), Some("String".to_owned())),
+        };
+        filled.push((name, written, ty));
     }
+}
+
+/// `barn://item/{id}` as a text with holes.
+pub(crate) fn without_names(pattern: &str) -> String {
+    let mut text = String::new();
+    for (i, piece) in pattern.split('{').enumerate() {
+        let rest = if i == 0 { Some(piece) } else { piece.split_once('}').map(|(_, rest)| rest) };
+        text.push_str(if i == 0 { "" } else { "{}" });
+        text.push_str(rest.unwrap_or(piece));
+    }
+    text
 }
 
 #[cfg(test)]

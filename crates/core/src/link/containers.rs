@@ -1,12 +1,13 @@
 //! Containers, their hosts, and the routes and actions in them.
 
+use super::address::{fit, without_names};
 use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
 use super::owners::Owners;
 use crate::recover::{
     ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows,
     TargetFact, UsedFact,
 };
-use crate::values::Values;
+use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 
 /// Adds containers, joins included ones, and finds who shows which.
@@ -23,14 +24,21 @@ pub(super) fn add(
     for fact in facts {
         let parents = fact.parent.and_then(|key| by_key.get(&key).copied()).into_iter().collect();
         graph.containers.push(Container {
+            hosted: fact.is_host,
+            start_in_code: fact.open_start.then_some(None),
             fact,
             parents,
-            hosted: false,
-            start_in_code: None,
             start: None,
+            starts: Vec::new(),
             broken: false,
             incomplete: false,
         });
+    }
+    for container in 0..graph.containers.len() {
+        let Some(site) = graph.containers[container].fact.site else { continue };
+        for screen in owners.of(site) {
+            graph.screens[screen].hosts.push(container);
+        }
     }
     for include in includes {
         let Some(&into) = by_key.get(&include.into) else { continue };
@@ -124,7 +132,7 @@ fn find_unhosted(graph: &mut Graph<'_>) {
         let container = &graph.containers[i];
         if only_broken.contains(&i) {
             graph.containers[i].broken = true;
-        } else if container.parents.is_empty() && !container.hosted && container.fact.resource.is_some() {
+        } else if container.parents.is_empty() && !container.hosted && container.fact.needs_host {
             let name =
                 container.fact.name.clone().or_else(|| container.fact.resource.clone()).unwrap_or_default();
             let at = container.fact.key.0;
@@ -160,7 +168,9 @@ pub(super) fn add_routes(
     for fact in facts {
         let group = by_key.get(&crate::recover::ContainerKey(fact.at)).copied();
         // A graph that a host shows is no route; one that others hold is.
-        if group.is_some_and(|group| graph.containers[group].parents.is_empty()) {
+        if group.is_some_and(|group| {
+            graph.containers[group].fact.resource.is_some() && graph.containers[group].parents.is_empty()
+        }) {
             continue;
         }
         let screen = match &fact.shows {
@@ -232,20 +242,31 @@ fn undeclared_activities(
             from_outside: false,
             only_if_opened: true,
             parameters_from_reads: true,
+            class: None,
+            content: None,
             at: screen.fact.at,
         });
     }
     found
 }
 
-/// Of two destinations of one id in one graph the later replaces the earlier.
+/// Of two destinations of one id in one graph the later replaces the earlier; of two patterns of one
+/// shape in one host the earlier takes all calls.
 fn find_duplicates(graph: &mut Graph<'_>) {
     let mut last: FxHashMap<(usize, String), usize> = FxHashMap::default();
     for i in 0..graph.routes.len() {
         let route = &graph.routes[i];
         let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
-        if let Some(earlier) = last.insert((container, route.fact.name.clone()), i) {
-            graph.routes[earlier].loses_to = Some(i);
+        let Some(pattern) = &route.fact.pattern else {
+            if let Some(earlier) = last.insert((container, route.fact.name.clone()), i) {
+                graph.routes[earlier].loses_to = Some(i);
+            }
+            continue;
+        };
+        let root = graph.roots(container).first().copied().unwrap_or(container);
+        let winner = *last.entry((root, without_names(pattern))).or_insert(i);
+        if winner != i {
+            graph.routes[i].loses_to = Some(winner);
         }
     }
 }
@@ -253,22 +274,32 @@ fn find_duplicates(graph: &mut Graph<'_>) {
 fn find_starts(graph: &mut Graph<'_>) {
     for i in 0..graph.containers.len() {
         let container = &graph.containers[i];
-        let said = container.fact.start.as_ref().map(|start| start.name.clone());
-        let wanted = container.start_in_code.clone().flatten().or(said);
-        let own = |route: &usize| graph.routes[*route].loses_to.is_none();
-        let found = wanted.and_then(|name| {
-            graph.routes_in(i).filter(own).find(|&route| graph.routes[route].fact.name == name)
-        });
-        graph.containers[i].start = found;
-        match found {
-            Some(route) => graph.routes[route].start = true,
+        let said = container.fact.starts.iter().map(|start| start.name.clone());
+        let wanted: Vec<String> = match container.start_in_code.clone().flatten() {
+            Some(chosen) => vec![chosen],
+            None => said.collect(),
+        };
+        let found: Vec<usize> = wanted.iter().filter_map(|name| start_named(graph, i, name)).collect();
+        graph.containers[i].start = found.first().copied();
+        found.iter().for_each(|&route| graph.routes[route].start = true);
+        graph.containers[i].starts = found;
+        if graph.containers[i].start.is_none() {
             // Said and not there, or not said at all: reported once, there.
-            None => {
-                let unsaid = graph.containers[i].start_in_code.is_none() && !graph.containers[i].incomplete;
-                graph.containers[i].broken |= unsaid;
-            }
+            let container = &mut graph.containers[i];
+            container.broken |= container.start_in_code.is_none() && !container.incomplete;
         }
     }
+}
+
+/// The route of a container that a start's name means.
+fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize> {
+    let own = |route: &usize| graph.routes[*route].loses_to.is_none();
+    let exact = graph.routes_in(container).filter(own).find(|&route| graph.routes[route].fact.name == name);
+    let fits = |route: &usize| {
+        let pattern = graph.routes[*route].fact.pattern.as_deref();
+        pattern.is_some_and(|pattern| fit(&Shape::text(name, false), pattern).is_some())
+    };
+    exact.or_else(|| graph.routes_in(container).filter(own).find(fits))
 }
 
 /// The packages that the source declares, each cut after its second part.

@@ -7,7 +7,8 @@ use crate::recover::{
     ResultSideFact, RouteFact, ScreenFact, TargetFact, UsedFact,
 };
 use crate::source::SourceTree;
-use rustc_hash::FxHashSet;
+use crate::values::Ref;
+use rustc_hash::{FxHashMap, FxHashSet};
 
 /// Everything that was found, joined. Lists point into each other by index.
 #[derive(Debug)]
@@ -39,6 +40,8 @@ pub struct Graph<'p> {
     pub namespaces: Vec<String>,
     /// Full names of the classes that the source declares.
     pub classes: FxHashSet<String>,
+    /// Names of classes that calls name as typed routes.
+    pub class_names: FxHashMap<Ref, String>,
     /// Names that files which could not be read whole may declare.
     pub half_read: FxHashSet<String>,
     /// Whether any way into the app is known.
@@ -108,6 +111,8 @@ pub struct Container {
     pub start_in_code: Option<Option<String>>,
     /// The route it shows first.
     pub start: Option<usize>,
+    /// All that it may show first.
+    pub starts: Vec<usize>,
     /// Something that is reported already keeps it from being shown.
     pub broken: bool,
     /// It includes a graph that is not in the source.
@@ -146,6 +151,8 @@ pub struct Call {
     pub out_of_scope: Option<String>,
     /// Names that it wrote and nobody declares.
     pub unknown: Option<String>,
+    /// Parameters that it names by their placeholder instead of a value.
+    pub raw: Vec<String>,
     /// What it passes, by the routes' names.
     pub arguments: Vec<Argument>,
 }
@@ -247,6 +254,7 @@ impl<'p> Graph<'p> {
             namespaces: Vec::new(),
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),
+            class_names: FxHashMap::default(),
             has_entries: false,
             used: Vec::new(),
             shown_by_markup: Vec::new(),
@@ -273,7 +281,7 @@ impl Call {
     /// Whether its target is an address.
     #[must_use]
     pub fn is_address(&self) -> bool {
-        matches!(self.fact.target, TargetFact::Address(_))
+        matches!(self.fact.target, TargetFact::Address(_) | TargetFact::Text(_))
     }
 
     /// Whether the compiler sees to it that nothing required is left out.

@@ -128,6 +128,7 @@ fn call(item: &MenuItem, tied: &Tied<'_>, targets: Vec<usize>) -> Call {
         action: None,
         out_of_scope: None,
         unknown: None,
+        raw: Vec::new(),
         arguments: Vec::new(),
     }
 }

@@ -22,7 +22,7 @@ pub use graph::{
     Route, Screen, Unwired,
 };
 pub use nearest::nearest;
-pub(crate) use {arguments::parameters_of, reach::from as reachable_from};
+pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 
 use crate::recover::Facts;
 use crate::values::Values;
@@ -53,8 +53,8 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         shown_by_markup,
         whole_bags,
     } = facts;
-    screens::add(screens, &layout_includes, &mut graph);
-    let owners = owners::Owners::new(&graph.screens, values);
+    screens::add(screens, &routes, &layout_includes, &mut graph, values);
+    let owners = owners::Owners::new(&graph.screens, &routes, values);
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     containers::add_actions(actions, &mut graph);
@@ -64,6 +64,11 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     let from_menus = menus::calls(menu, &owners, &mut graph);
     calls.sort_by(|a, b| (a.at, &a.written).cmp(&(b.at, &b.written)));
     calls.dedup_by(|a, b| a.at == b.at && a.written == b.written && a.verb == b.verb);
+    for call in &calls {
+        if let crate::recover::TargetFact::Typed(classes) = &call.target {
+            graph.class_names.extend(classes.iter().map(|&class| (class, values.class_path(class))));
+        }
+    }
     for call in calls {
         let screens = owners.of(call.site);
         let linked = targets::resolve(call, screens, &graph);

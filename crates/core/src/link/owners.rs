@@ -2,9 +2,9 @@
 //! it, or, in a helper, every screen that uses the helper.
 
 use super::graph::Screen;
-use crate::recover::ReadFact;
-use crate::syntax::{ClassKind, Kind};
-use crate::values::{Ref, Values};
+use crate::recover::{ReadFact, RouteFact, Shows};
+use crate::syntax::{ClassKind, Id, Kind};
+use crate::values::{Expr, Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::cell::RefCell;
 
@@ -20,11 +20,13 @@ pub(super) struct Owners<'p> {
     /// Concrete screens at or below a class.
     below: FxHashMap<Ref, Vec<usize>>,
     by_name: FxHashMap<String, Vec<usize>>,
+    /// Screens by what shows them in place.
+    by_content: FxHashMap<Ref, usize>,
     known: RefCell<FxHashMap<Ref, Vec<usize>>>,
 }
 
 impl<'p> Owners<'p> {
-    pub(super) fn new(screens: &[Screen], values: Values<'p>) -> Self {
+    pub(super) fn new(screens: &[Screen], routes: &[RouteFact], values: Values<'p>) -> Self {
         let mut by_name: FxHashMap<String, Vec<usize>> = FxHashMap::default();
         let mut below: FxHashMap<Ref, Vec<usize>> = FxHashMap::default();
         for (i, screen) in screens.iter().enumerate() {
@@ -37,7 +39,14 @@ impl<'p> Owners<'p> {
         }
         let classes: Vec<Ref> = screens.iter().map(|screen| screen.fact.class).collect();
         let by_class = classes.iter().copied().collect();
-        Self { values, by_class, classes, below, by_name, known: RefCell::default() }
+        let by_path: FxHashMap<&str, usize> =
+            screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.as_str(), i)).collect();
+        let contents = routes.iter().filter_map(|route| match &route.shows {
+            Shows::Class(path, _) => Some((route.content?, *by_path.get(path.as_str())?)),
+            _ => None,
+        });
+        let by_content = contents.collect();
+        Self { values, by_class, classes, below, by_name, by_content, known: RefCell::default() }
     }
 
     /// The screens a node belongs to, in order.
@@ -68,11 +77,77 @@ impl<'p> Owners<'p> {
             found.extend(self.screens_with(class, function));
             return;
         }
+        if self.collect_handed(site, seen, depth, found) {
+            return;
+        }
         if let Some(function) = self.named_function(site) {
             self.collect_users(function, seen, depth, found);
         } else if let Some(class) = self.values.enclosing_named_class(site) {
             self.collect_class_users(class, seen, depth, found);
         }
+    }
+
+    /// Code handed to a screen, or standing in what shows one, is that screen's. Whether it was.
+    fn collect_handed(
+        &self,
+        site: Ref,
+        seen: &mut FxHashSet<Ref>,
+        depth: usize,
+        found: &mut FxHashSet<usize>,
+    ) -> bool {
+        let tree = self.values.tree(site);
+        let mut inner = site.id;
+        for outer in tree.ancestors(site.id) {
+            let here = Ref { file: site.file, id: outer };
+            if let Some(&screen) = self.by_content.get(&here) {
+                found.insert(screen);
+                return true;
+            }
+            let handed =
+                matches!(tree.kind(inner), Kind::Lambda { .. } | Kind::Reference { .. } | Kind::Name(_));
+            match tree.kind(outer) {
+                Kind::Call(call) if handed && call.args.iter().any(|arg| arg.value == inner) => {
+                    if self.collect_through(here, inner, seen, depth, found) {
+                        return true;
+                    }
+                }
+                Kind::Function(_) => {
+                    let screen = self.classes.iter().position(|class| *class == here);
+                    found.extend(screen);
+                    return screen.is_some();
+                }
+                _ => {}
+            }
+            inner = outer;
+        }
+        false
+    }
+
+    /// What a function does with a callback: it is a screen, or it hands the callback on to some.
+    fn collect_through(
+        &self,
+        at: Ref,
+        argument: Id,
+        seen: &mut FxHashSet<Ref>,
+        depth: usize,
+        found: &mut FxHashSet<usize>,
+    ) -> bool {
+        let Some(function) = self.values.called_function(&Expr::new(at)) else { return false };
+        if let Some(screen) = self.classes.iter().position(|class| *class == function) {
+            found.insert(screen);
+            return true;
+        }
+        let Some(parameter) = self.values.parameter_for(at, argument, function) else { return false };
+        if depth > MAX_DEPTH || !seen.insert(parameter) {
+            return false;
+        }
+        let mut own = FxHashSet::default();
+        for used in self.values.uses_of_parameter(parameter) {
+            self.collect_handed(used, seen, depth + 1, &mut own);
+        }
+        let any = !own.is_empty();
+        found.extend(own);
+        any
     }
 
     /// The innermost screen class around a node. A companion's or static function's code runs for

@@ -4,6 +4,7 @@ use super::graph::{Graph, Unwired};
 use super::nearest::nearest;
 use crate::model::{CallStatus, Place};
 use crate::recover::At;
+use crate::values::Ref;
 
 impl Graph<'_> {
     /// The place of a stretch of source.
@@ -78,6 +79,12 @@ impl Graph<'_> {
     #[must_use]
     pub fn is_own(&self, path: &str) -> bool {
         self.namespaces.iter().any(|namespace| path.starts_with(namespace.as_str()))
+    }
+
+    /// A typed route's class as callers write it: without its package.
+    #[must_use]
+    pub fn class_name(&self, class: Ref) -> &str {
+        self.class_names.get(&class).map_or("", String::as_str)
     }
 
     /// Whether graphs are named that the source does not have: more ids may be declared there.

@@ -10,7 +10,7 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
     if !graph.has_entries {
         // Part of an app: what its hosts show first is as far out as one can see.
         let hosted = graph.containers.iter().filter(|container| container.hosted);
-        seeds.extend(hosted.filter_map(|container| container.start));
+        seeds.extend(hosted.flat_map(|container| container.starts.clone()));
     }
     // A notification, a service, the app's own links: nobody's screen, so always at hand.
     let loose = graph.calls.iter().filter(|call| call.screens.is_empty());
@@ -40,11 +40,11 @@ pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<usize>) -> Vec<usize> {
 /// The routes that one step leads to.
 fn next(graph: &Graph<'_>, route: usize) -> Vec<usize> {
     let mut found: Vec<usize> =
-        graph.routes[route].group.and_then(|group| graph.containers[group].start).into_iter().collect();
+        graph.routes[route].group.map(|group| graph.containers[group].starts.clone()).unwrap_or_default();
     let Some(screen) = graph.routes[route].screen else { return found };
     // The same screen under another route is the same place to call from.
     found.extend(
-        graph.screens[screen].hosts.iter().filter_map(|&container| graph.containers[container].start),
+        graph.screens[screen].hosts.iter().flat_map(|&container| graph.containers[container].starts.clone()),
     );
     let forward = graph
         .calls_of(screen)

@@ -2,13 +2,21 @@
 
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
-use crate::recover::{ReadFact, ResultSideFact, ScreenFact};
+use crate::model::ScreenKind;
+use crate::recover::{ReadFact, ResultSideFact, RouteFact, ScreenFact, Shows};
 use crate::values::{Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeSet;
 
 /// Adds the screens, with the layouts that theirs include.
-pub(super) fn add(mut facts: Vec<ScreenFact>, includes: &[(String, String)], graph: &mut Graph<'_>) {
+pub(super) fn add(
+    mut facts: Vec<ScreenFact>,
+    routes: &[RouteFact],
+    includes: &[(String, String)],
+    graph: &mut Graph<'_>,
+    values: Values<'_>,
+) {
+    keep_shown(&mut facts, routes, values);
     facts.sort_by_key(|fact| fact.at);
     facts.dedup_by_key(|fact| fact.class);
     let mut inner: FxHashMap<&str, Vec<&str>> = FxHashMap::default();
@@ -39,6 +47,38 @@ pub(super) fn add(mut facts: Vec<ScreenFact>, includes: &[(String, String)], gra
             }
         })
         .collect();
+}
+
+/// Of functions that make UI, those that a route shows are screens, and those that are named like them
+/// and that nothing makes.
+fn keep_shown(facts: &mut Vec<ScreenFact>, routes: &[RouteFact], values: Values<'_>) {
+    let shown: FxHashSet<&str> = routes
+        .iter()
+        .filter_map(|route| match &route.shows {
+            Shows::Class(path, _) => Some(path.as_str()),
+            _ => None,
+        })
+        .collect();
+    let last_word = |name: &str| name.rfind(char::is_uppercase).map(|at| name[at..].to_owned());
+    let words: FxHashSet<String> = facts
+        .iter()
+        .filter(|fact| fact.kind == ScreenKind::Composable && shown.contains(fact.path.as_str()))
+        .filter_map(|fact| last_word(&fact.name))
+        .collect();
+    facts.retain(|fact| {
+        fact.kind != ScreenKind::Composable
+            || shown.contains(fact.path.as_str())
+            || (last_word(&fact.name).is_some_and(|word| words.contains(&word))
+                && !is_used(fact.class, values))
+    });
+}
+
+/// Whether anything but a preview runs a function.
+fn is_used(function: Ref, values: Values<'_>) -> bool {
+    values.uses(function).into_iter().any(|at| {
+        let around = values.enclosing_function(at).and_then(|f| values.tree(f).function(f.id));
+        around.is_none_or(|f| !f.annotations.iter().any(|annotation| annotation.name.contains("Preview")))
+    })
 }
 
 /// Adds reads and results under the screens they belong to.

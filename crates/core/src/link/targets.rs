@@ -1,6 +1,6 @@
 //! Where a call leads: ids and actions as seen from its screen, directions, addresses, classes.
 
-use super::address::fit;
+use super::address::{Fit, fit};
 use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::nearest::spelling;
@@ -20,6 +20,7 @@ struct Resolved {
     out_of_scope: Option<String>,
     unknown: Option<String>,
     filled: Vec<(String, String, Option<String>)>,
+    raw: Vec<String>,
 }
 
 impl Resolved {
@@ -31,6 +32,7 @@ impl Resolved {
             out_of_scope: None,
             unknown: None,
             filled: Vec::new(),
+            raw: Vec::new(),
         }
     }
 
@@ -53,6 +55,8 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         TargetFact::Ids(names) => merge(names.iter().map(|name| by_id(name, &view, graph))),
         TargetFact::Generated { class, method, .. } => by_directions(class, method, &view, graph),
         TargetFact::Address(shapes) => merge(shapes.iter().map(|shape| by_address(shape, &fact, graph))),
+        TargetFact::Text(shapes) => merge(shapes.iter().map(|shape| by_text(shape, &view, graph))),
+        TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
         TargetFact::Class(class) => by_class(*class, &fact, graph),
     };
     let arguments = resolved.filled.iter().map(|(name, written, ty)| Argument {
@@ -74,6 +78,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         action: resolved.action,
         out_of_scope: resolved.out_of_scope,
         unknown: resolved.unknown,
+        raw: resolved.raw,
         fact,
     }
 }
@@ -112,6 +117,8 @@ struct View {
     hosted: Vec<usize>,
     /// The controller is of a host further out, which may hold anything.
     outer: bool,
+    /// The controller's own host is known.
+    controller: bool,
 }
 
 impl View {
@@ -129,9 +136,13 @@ impl View {
                 hosted.extend(named.flat_map(|host| host.containers.iter().copied()));
             }
             Some(HostHint::Outer) => outer = true,
+            Some(HostHint::Container(key)) => {
+                hosted = graph.containers.iter().position(|c| c.fact.key == *key).into_iter().collect();
+            }
             None => {}
         }
-        Self { standing, containers, hosted, outer }
+        let controller = matches!(fact.host, Some(HostHint::Container(_))) && !hosted.is_empty();
+        Self { standing, containers, hosted, outer, controller }
     }
 
     /// Whether nothing is known of where the call stands.
@@ -286,6 +297,55 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
         return Resolved::status(CallStatus::External);
     }
     Resolved::undeclared(&value)
+}
+
+/// Route text against the declared patterns: those of the call's own host, then any.
+fn by_text(shape: &Shape, view: &View, graph: &Graph<'_>) -> Resolved {
+    let value = shape.value();
+    if value.starts_with("{}") {
+        return Resolved::status(CallStatus::Dynamic);
+    }
+    let mut found: Vec<(u32, usize, Fit)> = Vec::new();
+    for (i, route) in graph.routes.iter().enumerate() {
+        let Some(pattern) = route.fact.pattern.as_deref().filter(|_| route.loses_to.is_none()) else {
+            continue;
+        };
+        if let Some(fit) = fit(shape, pattern) {
+            found.push((fit.score, i, fit));
+        }
+    }
+    let own = |route: usize| graph.routes[route].container.is_none_or(|c| view.is_hosted(c, graph));
+    let seen = view.controller && found.iter().any(|(_, route, _)| own(*route));
+    if seen {
+        found.retain(|(_, route, _)| own(*route));
+    }
+    let Some(best) = found.iter().map(|(score, ..)| *score).max() else {
+        return Resolved::undeclared(&value);
+    };
+    found.retain(|(score, ..)| *score == best);
+    let first = found[0].2.clone();
+    let out_of_scope =
+        (view.controller && !seen).then(|| "it is a route of another host than this controller's".to_owned());
+    let targets = found.into_iter().map(|(_, route, _)| route).collect();
+    Resolved { filled: first.filled, raw: first.raw, out_of_scope, ..Resolved::to(targets) }
+}
+
+/// Routes registered by a class.
+fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
+    let found: Vec<usize> = (0..graph.routes.len())
+        .filter(|&route| {
+            graph.routes[route].fact.class == Some(class) && graph.routes[route].loses_to.is_none()
+        })
+        .collect();
+    let own = |route: &usize| graph.routes[*route].container.is_none_or(|c| view.is_hosted(c, graph));
+    match found.iter().any(own) || !view.controller {
+        _ if found.is_empty() => Resolved::undeclared(graph.class_name(class)),
+        true => Resolved::to(found),
+        false => Resolved {
+            out_of_scope: Some("it is a route of another host than this controller's".to_owned()),
+            ..Resolved::to(found)
+        },
+    }
 }
 
 /// A screen by its class: its route in the call's own style, else any that shows it.

@@ -53,6 +53,10 @@ words! {
 words! {
     /// One way of declaring and calling navigation.
     Style {
+        /// Compose routes that are text.
+        ComposeString = "compose-string",
+        /// Compose routes that are serializable types.
+        ComposeTyped = "compose-typed",
         /// Resource graphs and fragments.
         FragmentGraph = "fragment-graph",
         /// Activities opened by intents.

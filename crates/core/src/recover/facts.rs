@@ -159,6 +159,10 @@ pub struct RouteFact {
     pub only_if_opened: bool,
     /// Its parameters are what its screen takes out.
     pub parameters_from_reads: bool,
+    /// The class it is registered by, for typed routes.
+    pub class: Option<Ref>,
+    /// What it shows, in place: code in here is its screen's.
+    pub content: Option<Ref>,
     /// The token that declares it.
     pub at: At,
 }
@@ -204,8 +208,16 @@ pub struct ContainerFact {
     pub resource: Option<String>,
     /// What it stands in.
     pub parent: Option<ContainerKey>,
-    /// What it shows first, where it says so.
-    pub start: Option<StartFact>,
+    /// What it shows first, where it says so: several where a choice is made.
+    pub starts: Vec<StartFact>,
+    /// It shows its routes itself.
+    pub is_host: bool,
+    /// Something else has to show it.
+    pub needs_host: bool,
+    /// Its start is not known from the source.
+    pub open_start: bool,
+    /// The call that makes it, for a host in code.
+    pub site: Option<Ref>,
 }
 
 /// What a container shows first.
@@ -213,6 +225,8 @@ pub struct ContainerFact {
 pub struct StartFact {
     /// The route's name.
     pub name: String,
+    /// It is text written in place, where it could be a constant.
+    pub literal: bool,
     /// Where it is said.
     pub at: At,
 }
@@ -303,6 +317,10 @@ pub enum TargetFact {
     },
     /// An address.
     Address(Vec<Shape>),
+    /// Route text.
+    Text(Vec<Shape>),
+    /// Typed routes by their classes.
+    Typed(Vec<Ref>),
     /// A screen by its class.
     Class(Ref),
     /// Out of the app.
@@ -371,6 +389,8 @@ pub enum HostHint {
     Id(String),
     /// One further out: of a parent, of the activity.
     Outer,
+    /// The host that is this container.
+    Container(ContainerKey),
 }
 
 /// A place where an argument is taken out.

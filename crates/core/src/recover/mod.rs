@@ -36,6 +36,9 @@ pub struct StyleRecoverer {
 /// Every recoverer. Those without a style recover what several of their platform's styles share.
 pub const STYLES: &[StyleRecoverer] = &[
     android::screens::RECOVERER,
+    android::compose::SCREENS,
+    android::compose::STRING,
+    android::compose::TYPED,
     android::fragment_graph::RECOVERER,
     android::activity_intent::RECOVERER,
     android::fragment_swap::RECOVERER,

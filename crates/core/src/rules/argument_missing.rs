@@ -27,7 +27,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let action = call.action.filter(|_| shown == *target);
         for parameter in parameters_of(graph, action, shown) {
             let passed = call.arguments.iter().any(|argument| argument.name == parameter.name);
-            if parameter.required && !passed {
+            // A placeholder left in the text arrives as it is written.
+            let raw = call.raw.contains(&parameter.name);
+            if (parameter.required && !passed) || raw {
                 let message = format!(
                     "`{}` needs `{}`, and this call does not pass it",
                     route.fact.name, parameter.name

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::link::{Call, Constant, Graph};
+use crate::link::{Call, Constant, Graph, without_names};
 use crate::model::Severity;
 use crate::recover::At;
 use rustc_hash::FxHashMap;
@@ -55,23 +55,30 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         }
         sink.push(report);
     }
+    starts(graph, sink);
+}
+
+/// A start that could be a constant.
+fn starts(graph: &Graph<'_>, sink: &mut Sink) {
+    for container in graph.containers.iter().filter(|container| container.start.is_some()) {
+        for start in container.fact.starts.iter().filter(|start| start.literal) {
+            let report =
+                Report::new(start.at, &start.name, format!("the start `{}` is written in place", start.name));
+            let held = graph.constants.iter().find(|constant| constant.value == start.name);
+            sink.push(match held {
+                Some(constant) => report
+                    .help(format!("`{}` already holds it: use that.", constant.name))
+                    .related(format!("`{}` holds the same", constant.name), constant.at),
+                None => report,
+            });
+        }
+    }
 }
 
 /// Whether a function builds the address of a route that the call leads to.
 fn builds(constant: &Constant, call: &Call, graph: &Graph<'_>) -> bool {
     let links = call.targets.iter().flat_map(|&target| &graph.routes[target].fact.deep_links);
     constant.function && links.into_iter().any(|(pattern, _)| without_names(pattern) == constant.value)
-}
-
-/// `barn://item/{id}` as a text with holes.
-fn without_names(pattern: &str) -> String {
-    let mut text = String::new();
-    for (i, piece) in pattern.split('{').enumerate() {
-        let rest = if i == 0 { Some(piece) } else { piece.split_once('}').map(|(_, rest)| rest) };
-        text.push_str(if i == 0 { "" } else { "{}" });
-        text.push_str(rest.unwrap_or(piece));
-    }
-    text
 }
 
 #[cfg(test)]

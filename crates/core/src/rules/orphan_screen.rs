@@ -26,7 +26,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     }
     for (i, screen) in graph.screens.iter().enumerate() {
         let fact = &screen.fact;
-        let only_a_screen = matches!(fact.kind, ScreenKind::Fragment | ScreenKind::Activity);
+        let only_a_screen =
+            matches!(fact.kind, ScreenKind::Fragment | ScreenKind::Activity | ScreenKind::Composable);
         if fact.is_base || screen.derived || screen.made || !only_a_screen || !screen.routes.is_empty() {
             continue;
         }
@@ -54,7 +55,7 @@ fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
             let screen = this.screen.map(|screen| &graph.screens[screen]);
             screen.is_some_and(|screen| screen.routes.len() == 1 && !screen.made && !screen.fact.is_base)
         }
-        Style::FragmentGraph => match this.group {
+        Style::FragmentGraph | Style::ComposeString | Style::ComposeTyped => match this.group {
             // A graph whose inside is entered by other ways need not be named itself.
             Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
                 inner.container.is_some_and(|c| graph.is_within(c, group))

@@ -22,7 +22,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         }
         let name =
             container.fact.name.as_deref().or(container.fact.resource.as_deref()).unwrap_or("this graph");
-        match &container.fact.start {
+        match container.fact.starts.first() {
             Some(start) => {
                 let message = format!("`{}` is not a route of `{name}`", start.name);
                 let other = graph.routes.iter().find(|route| route.fact.name == start.name);

@@ -1,7 +1,7 @@
 //! Small questions about what surrounds an expression.
 
-use super::{Def, Expr, Fuel, Ref, Shape, Step, Type, Values};
-use crate::syntax::{Call, ClassKind, Kind};
+use super::{Datum, Def, Expr, Fuel, Ref, Shape, Step, Type, Value, Values};
+use crate::syntax::{Call, ClassKind, Id, Kind};
 
 impl Values<'_> {
     /// What a parameter's name stands for, where it is bound.
@@ -167,5 +167,116 @@ impl Values<'_> {
         if let Some(declared) = self.class(class) {
             self.program.ask_for_derived(&declared.name);
         }
+    }
+
+    /// A class's dotted name without its package: `Outer.Inner`.
+    #[must_use]
+    pub fn class_path(&self, class: Ref) -> String {
+        let path = self.program.path(class);
+        let package = self.tree(class).package.as_str();
+        path.strip_prefix(package).map_or(path, |rest| rest.trim_start_matches('.')).to_owned()
+    }
+
+    /// The one function of the source that a call runs.
+    #[must_use]
+    pub fn called_function(&self, expr: &Expr) -> Option<Ref> {
+        let call = self.tree(expr.at).call(expr.at.id)?;
+        match self.definition(&expr.with(call.callee), &Fuel::new())? {
+            Def::Functions(found) => self.chosen(&found, expr, call),
+            _ => None,
+        }
+    }
+
+    /// The elements of `listOf(…)` and its like, through constants.
+    #[must_use]
+    pub fn elements(&self, list: &Expr) -> Vec<Expr> {
+        let root = self.built(list).root;
+        let Some(call) = self.tree(root.at).call(root.at.id) else { return Vec::new() };
+        call.args.iter().map(|arg| root.with(arg.value)).collect()
+    }
+
+    /// What the trailing lambda of a call assigns: `type` in `navArgument("id") { type = … }`.
+    #[must_use]
+    pub fn assigned_in(&self, call: &Expr) -> Vec<(String, Expr)> {
+        let tree = self.tree(call.at);
+        let lambda = tree.call(call.at.id).and_then(|call| call.args.last());
+        let Some(Kind::Lambda { body, .. }) = lambda.map(|arg| tree.kind(arg.value)) else {
+            return Vec::new();
+        };
+        let Kind::Block(items) = tree.kind(*body) else { return Vec::new() };
+        let assigned = items.iter().filter_map(|&item| match tree.kind(item) {
+            Kind::Assign { target, value, .. } => {
+                Some((tree.last_name(*target)?.0.to_string(), call.with(*value)))
+            }
+            _ => None,
+        });
+        assigned.collect()
+    }
+
+    /// The class that a value is an object of.
+    #[must_use]
+    pub fn object_class(&self, value: &Value) -> Option<Ref> {
+        let made = self.made(value)?;
+        match self.kind(made.at) {
+            Kind::Class(_) => Some(made.at),
+            _ => self.made_class(&made),
+        }
+    }
+
+    /// The expression that makes an object.
+    #[must_use]
+    pub fn made(&self, value: &Value) -> Option<Expr> {
+        match &value.datum {
+            Datum::Object(made) => Some(made.clone()),
+            _ => None,
+        }
+    }
+
+    /// The call whose lambda a name is a parameter of.
+    #[must_use]
+    pub fn lambda_of_parameter(&self, expr: &Expr) -> Option<Ref> {
+        let Kind::Name(name) = self.kind(expr.at) else { return None };
+        let at = match self.resolve(expr.at, name)? {
+            Def::Parameter(at) => at,
+            Def::It(at) => at,
+            _ => return None,
+        };
+        let tree = self.tree(at);
+        let lambda = match tree.kind(at.id) {
+            Kind::Lambda { .. } => at.id,
+            _ => tree.node(at.id).parent.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. }))?,
+        };
+        let call = tree.node(lambda).parent.filter(|&id| tree.call(id).is_some())?;
+        Some(Ref { file: at.file, id: call })
+    }
+
+    /// The parameter of a function that an argument of a call is for.
+    #[must_use]
+    pub fn parameter_for(&self, at: Ref, argument: Id, function: Ref) -> Option<Ref> {
+        let call = self.tree(at).call(at.id)?;
+        let declared = self.tree(function).function(function.id)?;
+        let position = call.args.iter().position(|arg| arg.value == argument)?;
+        let tree = self.tree(function);
+        let named = call.args[position].name.as_ref();
+        let is_lambda = matches!(self.program.tree(at.file).kind(argument), Kind::Lambda { .. });
+        let id = match named {
+            Some(name) => declared
+                .params
+                .iter()
+                .copied()
+                .find(|&id| tree.parameter(id).is_some_and(|p| p.name == *name)),
+            // A trailing lambda is for the last parameter, wherever it is written.
+            None if position + 1 == call.args.len() && is_lambda => declared.params.last().copied(),
+            None => declared.params.get(position).copied(),
+        }?;
+        Some(Ref { file: function.file, id })
+    }
+
+    /// Every place where a parameter's name stands for it.
+    #[must_use]
+    pub fn uses_of_parameter(&self, parameter: Ref) -> Vec<Ref> {
+        let Some(declared) = self.tree(parameter).parameter(parameter.id) else { return Vec::new() };
+        let uses = self.program.uses_in(parameter.file, &declared.name).iter().copied();
+        uses.filter(|&at| self.resolve(at, &declared.name) == Some(Def::Parameter(parameter))).collect()
     }
 }

@@ -226,12 +226,17 @@ impl<'p> Values<'p> {
             Def::Parameter(at) => {
                 match expr.bound(*at).or_else(|| self.handed(*at).map(|of| expr.with(of))) {
                     Some(bound) => self.eval_with(&bound, fuel),
-                    None => vec![Value::new(Datum::Parameter(*at), Form::Dynamic)],
+                    None => self
+                        .eval_each(*at, fuel)
+                        .unwrap_or_else(|| vec![Value::new(Datum::Parameter(*at), Form::Dynamic)]),
                 }
             }
             Def::It(lambda) => {
                 let of = self.handed(*lambda);
-                of.map_or_else(Value::unknown, |of| self.eval_with(&expr.with(of), fuel))
+                match of {
+                    Some(of) => self.eval_with(&expr.with(of), fuel),
+                    None => self.eval_each(*lambda, fuel).unwrap_or_else(Value::unknown),
+                }
             }
             Def::Class(at) => {
                 vec![Value::new(Datum::Object(Expr { at: *at, env: expr.env.clone() }), Form::Typed)]
@@ -245,6 +250,14 @@ impl<'p> Values<'p> {
             },
             Def::External(_) => Value::unknown(),
         }
+    }
+
+    /// Every value that a loop hands to its lambda.
+    fn eval_each(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
+        let each = self.each_handed(parameter, fuel);
+        let values: Vec<Value> = each.iter().flat_map(|one| self.eval_with(one, fuel)).collect();
+        let computed = values.into_iter().map(|value| Value { form: Form::Computed, ..value });
+        (!each.is_empty()).then(|| computed.collect())
     }
 
     fn eval_variable(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {

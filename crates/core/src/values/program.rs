@@ -26,6 +26,7 @@ pub struct Program<'s> {
     empty: Tree,
     index: Index,
     namespaces: Vec<Option<String>>,
+    has_graphs: bool,
     asked: Mutex<Asked>,
     callees: OnceLock<FxHashMap<Ref, Vec<Ref>>>,
 }
@@ -69,12 +70,15 @@ impl<'s> Program<'s> {
             }
         }
         let namespaces = namespaces(sources, &bodies);
+        let has_graphs =
+            sources.files.iter().any(|file| file.language == Language::Xml(Resource::Navigation));
         Self {
             sources,
             bodies,
             empty: Tree::default(),
             index,
             namespaces,
+            has_graphs,
             asked: Mutex::default(),
             callees: OnceLock::new(),
         }
@@ -126,6 +130,12 @@ impl<'s> Program<'s> {
         if let Ok(mut asked) = self.asked.lock() {
             asked.functions.insert((name.to_owned(), holders));
         }
+    }
+
+    /// Whether there are graphs in resources.
+    #[must_use]
+    pub fn has_graphs(&self) -> bool {
+        self.has_graphs
     }
 
     /// The namespace against which a file's module writes class names in resources.

@@ -364,6 +364,46 @@ impl<'p> Values<'p> {
         tree.receiver(call).filter(|_| scope)
     }
 
+    /// What a loop function hands its lambda, one after the other: the entries of an enum, the elements
+    /// of a list.
+    pub(super) fn each_handed(&self, parameter: Ref, fuel: &Fuel) -> Vec<Expr> {
+        let tree = self.tree(parameter);
+        let lambda = match tree.kind(parameter.id) {
+            Kind::Lambda { .. } => Some(parameter.id),
+            _ => tree.node(parameter.id).parent.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. })),
+        };
+        let call = lambda.and_then(|id| tree.node(id).parent).and_then(|id| tree.call(id));
+        let Some((call, of)) = call.and_then(|call| Some((call, tree.receiver(call)?))) else {
+            return Vec::new();
+        };
+        let loops = tree
+            .callee(call)
+            .is_some_and(|(name, _)| matches!(name.as_str(), "forEach" | "map" | "onEach" | "mapNotNull"));
+        if !loops {
+            return Vec::new();
+        }
+        let of = Expr::new(Ref { file: parameter.file, id: of });
+        self.entries_of(&of, fuel).unwrap_or_else(|| self.elements(&of))
+    }
+
+    /// `Tab.entries`, `Tab.values()`.
+    fn entries_of(&self, of: &Expr, fuel: &Fuel) -> Option<Vec<Expr>> {
+        let tree = self.tree(of.at);
+        let (holder, name) = match tree.kind(of.at.id) {
+            Kind::Member(member) => (member.of, member.name.as_str()),
+            Kind::Call(call) => (tree.receiver(call)?, tree.callee(call)?.0.as_str()),
+            _ => return None,
+        };
+        matches!(name, "entries" | "values").then_some(())?;
+        let Def::Class(at) = self.definition(&of.with(holder), fuel)? else { return None };
+        let class = self.class(at).filter(|class| class.kind == ClassKind::Enum)?;
+        let entries = class
+            .members
+            .iter()
+            .filter(|&&id| self.tree(at).class(id).is_some_and(|c| c.kind == ClassKind::Entry));
+        Some(entries.map(|&id| Expr::new(Ref { file: at.file, id })).collect())
+    }
+
     /// The class's declaration, if it is one of the source.
     #[must_use]
     pub fn class(&self, at: Ref) -> Option<&'p Class> {

@@ -231,6 +231,8 @@ fn route(class: Ref, kind: RouteKind, only_if_opened: bool, values: &Values<'_>)
         from_outside: false,
         only_if_opened,
         parameters_from_reads: true,
+        class: None,
+        content: None,
         at,
     }
 }

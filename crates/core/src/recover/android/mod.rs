@@ -5,6 +5,7 @@ mod code;
 mod markup;
 
 pub(super) mod activity_intent;
+pub(super) mod compose;
 pub(super) mod fragment_graph;
 pub(super) mod fragment_swap;
 pub(super) mod screens;

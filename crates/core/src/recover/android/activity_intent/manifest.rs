@@ -38,6 +38,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             from_outside: !filters.is_empty() || exported,
             only_if_opened: false,
             parameters_from_reads: true,
+            class: None,
+            content: None,
             at: element_at(file, element),
         });
     }

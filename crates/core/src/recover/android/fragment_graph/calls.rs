@@ -56,12 +56,20 @@ fn call_fact(verb: Verb, target: Target, written: String, site: Ref, values: &Va
         arguments: target.arguments,
         literal: target.literal,
         constant: target.constant,
-        ..CallFact::new(Style::FragmentGraph, verb, site, code::callee_at(site, values))
+        ..CallFact::new(style(site, values), verb, site, code::callee_at(site, values))
     }
 }
 
+/// What neither names a graph nor a route is of the style that the file, or else the app, is in.
+fn style(site: Ref, values: &Values<'_>) -> Style {
+    let compose =
+        code::imports(site.file, "androidx.navigation.compose", values) || !values.program().has_graphs();
+    let fragment = code::imports(site.file, "androidx.navigation.fragment", values);
+    if compose && !fragment { Style::ComposeString } else { Style::FragmentGraph }
+}
+
 fn plain_back(site: Ref, values: &Values<'_>) -> CallFact {
-    CallFact::new(Style::FragmentGraph, Verb::Back, site, code::callee_at(site, values))
+    CallFact::new(style(site, values), Verb::Back, site, code::callee_at(site, values))
 }
 
 /// Whether a call is made on a navigation controller.
@@ -146,7 +154,8 @@ fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let on = Controller::of(at, call, values);
     let known = on == Controller::Yes
         || (on == Controller::Perhaps && code::imports(at.file, "androidx.navigation", values));
-    if !known {
+    // A pop to a type is another style's.
+    if !known || !call.types.is_empty() {
         return;
     }
     let destination = call.args.first().filter(|_| code::callee_name(at, values) == "popBackStack");

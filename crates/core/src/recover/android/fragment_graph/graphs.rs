@@ -41,9 +41,19 @@ impl Reader<'_, '_> {
         let name = id(element).map(|(name, _)| name);
         let start = element.attribute(APP, "startDestination").and_then(|attribute| {
             let name = resource_name(&attribute.value)?;
-            Some(StartFact { name, at: value_at(self.file, attribute) })
+            Some(StartFact { name, literal: false, at: value_at(self.file, attribute) })
         });
-        self.facts.containers.push(ContainerFact { key, name: name.clone(), resource, parent, start });
+        self.facts.containers.push(ContainerFact {
+            key,
+            name: name.clone(),
+            needs_host: resource.is_some(),
+            resource,
+            parent,
+            starts: start.into_iter().collect(),
+            is_host: false,
+            open_start: false,
+            site: None,
+        });
         let (parameters, deep_links) = (self.parameters(at), self.deep_links(at));
         // Whether a root graph is a route depends on who shows it: linking knows.
         self.facts.routes.push(RouteFact {
@@ -59,6 +69,8 @@ impl Reader<'_, '_> {
             from_outside: false,
             only_if_opened: false,
             parameters_from_reads: false,
+            class: None,
+            content: None,
             at: key.0,
         });
         for (child, inner) in self.markup.children(at) {
@@ -115,6 +127,8 @@ impl Reader<'_, '_> {
             from_outside: false,
             only_if_opened: false,
             parameters_from_reads: false,
+            class: None,
+            content: None,
             at: place,
         });
         for (child, inner) in self.markup.children(at) {

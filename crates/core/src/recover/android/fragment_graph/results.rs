@@ -2,6 +2,7 @@
 
 use crate::model::ResultSide;
 use crate::recover::android::code;
+use crate::recover::android::compose::is_entry;
 use crate::recover::{Facts, ResultSideFact};
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
@@ -55,10 +56,13 @@ fn saved_state(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if name == "remove" {
             continue;
         }
-        let place = code::callee_at(at, values);
         let ty = call.types.first().map(|ty| ty.simple().to_owned());
-        let fact = result("saved-state", side, Some(&expr.with(first.value)), at, place, values);
-        facts.results.push(ResultSideFact { ty, ..fact });
+        for site in values.sites(at, first.value) {
+            let key = Expr { at: Ref { file: at.file, id: first.value }, env: site.env.clone() };
+            let fact =
+                result("saved-state", side, Some(&key), site.at, code::callee_at(site.at, values), values);
+            facts.results.push(ResultSideFact { ty: ty.clone(), ..fact });
+        }
     }
     let tree = values.program().tree(file);
     for id in tree.ids() {
@@ -82,11 +86,12 @@ fn is_assigned(at: Ref, values: &Values<'_>) -> bool {
 enum Entry {
     Previous,
     Current,
+    Named,
 }
 
 fn side_of(entry: Entry, sets: bool) -> Option<ResultSide> {
     match (entry, sets) {
-        (Entry::Previous, true) => Some(ResultSide::Send),
+        (Entry::Previous | Entry::Named, true) => Some(ResultSide::Send),
         (Entry::Current, false) => Some(ResultSide::Receive),
         _ => None,
     }
@@ -105,9 +110,9 @@ fn entry_of(expr: &Expr, values: &Values<'_>) -> Option<Entry> {
         match name {
             "previousBackStackEntry" | "getPreviousBackStackEntry" => return Some(Entry::Previous),
             "currentBackStackEntry" | "getCurrentBackStackEntry" => return Some(Entry::Current),
-            // An entry found by its destination is another screen's to those who set, one's own to
-            // those who read: the setter's side is what shows.
-            "getBackStackEntry" => return None,
+            // An entry found by its destination is another screen's to those who set.
+            "getBackStackEntry" => return Some(Entry::Named),
+            _ if is_entry(&at, values) => return Some(Entry::Current),
             _ => at = step_back(&at, values)?,
         }
     }

@@ -1,0 +1,21 @@
+//! `compose-string` and `compose-typed`: routes declared by calls in a builder, screens that are
+//! functions. Behaviour follows developer.android.com, "Navigation with Compose" and "Type safety in
+//! Kotlin DSL and Navigation Compose".
+
+mod builder;
+mod calls;
+mod reads;
+mod screens;
+mod string;
+mod typed;
+
+#[cfg(test)]
+mod tests;
+
+pub(super) use reads::is_entry;
+pub(in crate::recover) use screens::RECOVERER as SCREENS;
+pub(in crate::recover) use string::RECOVERER as STRING;
+pub(in crate::recover) use typed::RECOVERER as TYPED;
+
+/// Words without which a file neither declares nor calls.
+const WORDS: &[&str] = &["NavGraphBuilder", "NavHost", "NavController", "androidx.navigation", "toRoute"];

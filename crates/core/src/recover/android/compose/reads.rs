@@ -1,0 +1,137 @@
+//! Arguments taken out of an entry by key, and properties of typed routes.
+
+use crate::model::Via;
+use crate::recover::android::{bundle, code};
+use crate::recover::{Facts, ReadFact};
+use crate::syntax::{Kind, Member};
+use crate::values::{Expr, Ref, Values};
+
+/// `entry.arguments?.getString("id")`.
+pub(super) fn entries(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Kind::Call(call) = tree.kind(id) else { continue };
+        let (Some(of), Some(first), Some((method, _))) =
+            (tree.receiver(call), call.args.first(), tree.callee(call))
+        else {
+            continue;
+        };
+        let at = Ref { file, id };
+        let expr = Expr::new(at);
+        if !method.starts_with("get") || !is_entry_arguments(&expr.with(of), values) {
+            continue;
+        }
+        let Some((name, literal_key)) = code::key(&expr.with(first.value), values) else { continue };
+        let default = call.args.len() > 1;
+        facts.reads.push(ReadFact {
+            ty: bundle::taken_type(method).map(str::to_owned),
+            literal_key,
+            tolerant: default || code::is_met(at, values),
+            forced: !default && code::is_forced(at, values),
+            ..read(at, name, values)
+        });
+    }
+}
+
+fn read(at: Ref, name: String, values: &Values<'_>) -> ReadFact {
+    ReadFact {
+        name,
+        ty: None,
+        forced: false,
+        tolerant: false,
+        generated: None,
+        via: Via::Argument,
+        literal_key: false,
+        from_outside: false,
+        site: at,
+        at: code::node_at(at, values),
+    }
+}
+
+/// The arguments of a back-stack entry, however they are held.
+fn is_entry_arguments(expr: &Expr, values: &Values<'_>) -> bool {
+    let mut at = expr.clone();
+    for _ in 0..8 {
+        let tree = values.tree(at.at);
+        match tree.kind(at.at.id) {
+            Kind::Member(Member { of, name, .. }) if name == "arguments" => {
+                return is_entry(&at.with(*of), values);
+            }
+            Kind::Unary { of, .. } | Kind::Cast { of, .. } => at = at.with(*of),
+            Kind::Binary { op, left, .. } if op == "?:" => at = at.with(*left),
+            Kind::Call(call)
+                if matches!(code::callee_name(at.at, values), "requireNotNull" | "checkNotNull") =>
+            {
+                match call.args.first() {
+                    Some(arg) => at = at.with(arg.value),
+                    None => return false,
+                }
+            }
+            _ => match values.value_behind(&at) {
+                Some(behind) => at = behind,
+                None => return false,
+            },
+        }
+    }
+    false
+}
+
+/// An entry: by its type, or the parameter of a destination's content.
+pub(in crate::recover::android) fn is_entry(expr: &Expr, values: &Values<'_>) -> bool {
+    if values.type_of(expr).is_some_and(|ty| ty.name == "NavBackStackEntry") {
+        return true;
+    }
+    values.lambda_of_parameter(expr).is_some_and(|call| {
+        matches!(code::callee_name(call, values), "composable" | "dialog" | "bottomSheet")
+            || is_builder(call, values)
+    })
+}
+
+/// A wrapper of the app's own around the builder's functions.
+fn is_builder(call: Ref, values: &Values<'_>) -> bool {
+    let function = values.called_function(&Expr::new(call));
+    let declared = function.and_then(|at| values.tree(at).function(at.id));
+    declared.and_then(|f| f.receiver.as_ref()).is_some_and(|ty| ty.simple() == "NavGraphBuilder")
+}
+
+/// `entry.toRoute<Item>().id`, and the uses of what holds it.
+pub(super) fn routes(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let at = Ref { file, id };
+        if let Kind::Member(member) = tree.kind(id) {
+            if is_route(&Expr::new(at).with(member.of), values) {
+                facts.reads.push(ReadFact {
+                    forced: code::is_forced(at, values),
+                    tolerant: code::is_met(at, values),
+                    ..read(at, member.name.to_string(), values)
+                });
+            }
+        }
+        // The whole object, handed on.
+        if let Kind::Call(call) = tree.kind(id) {
+            let whole = |id: crate::syntax::Id| {
+                matches!(tree.kind(id), Kind::Name(_) | Kind::Call(_))
+                    && is_route(&Expr::new(Ref { file, id }), values)
+            };
+            if call.args.iter().any(|arg| whole(arg.value)) {
+                facts.whole_bags.push(at);
+            }
+        }
+    }
+}
+
+/// Whether an expression is a typed route taken out of an entry or a saved-state handle.
+fn is_route(expr: &Expr, values: &Values<'_>) -> bool {
+    let mut at = expr.clone();
+    for _ in 0..4 {
+        if matches!(values.kind(at.at), Kind::Call(_)) {
+            return code::callee_name(at.at, values) == "toRoute";
+        }
+        match values.value_behind(&at) {
+            Some(behind) => at = behind,
+            None => return false,
+        }
+    }
+    false
+}

@@ -1,0 +1,151 @@
+//! `compose-typed`: routes that are serializable classes and objects.
+
+use super::builder::{Declaring, container, declaring, kind_of, route};
+use super::{WORDS, calls, reads};
+use crate::model::{RouteKind, Style, Via};
+use crate::recover::android::code;
+use crate::recover::{At, Facts, MissingStep, ParameterFact, RouteFact, StartFact, StyleRecoverer};
+use crate::syntax::{ClassKind, TypeName};
+use crate::values::{Ref, Values};
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer =
+    StyleRecoverer { style: Some(Style::ComposeTyped), words: WORDS, recover };
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for name in ["composable", "dialog", "bottomSheet"] {
+        for declared in typed(file, name, values) {
+            destination(name, &declared, values, facts);
+        }
+    }
+    for declared in typed(file, "navigation", values) {
+        let Some(class) = class_of(&declared, values) else { continue };
+        let start = declared.argument("startDestination", 0, values);
+        let starts = start.as_ref().map(|start| {
+            let classes = values.eval(start).into_iter().filter_map(|value| values.object_class(&value));
+            let at = code::node_at(start.at, values);
+            classes.map(|class| StartFact { name: values.class_path(class), literal: false, at }).collect()
+        });
+        let name = values.class_path(class);
+        container(
+            &declared,
+            Some(name.clone()),
+            starts.filter(|s: &Vec<_>| !s.is_empty()),
+            false,
+            values,
+            facts,
+        );
+        let fact = route(Style::ComposeTyped, RouteKind::Group, &declared, values);
+        facts.routes.push(RouteFact {
+            parameters: parameters(class, values),
+            name,
+            class: Some(class),
+            ..fact
+        });
+    }
+    calls::typed(file, values, facts);
+    reads::routes(file, values, facts);
+}
+
+fn typed<'p>(file: u32, name: &str, values: &Values<'p>) -> Vec<Declaring<'p>> {
+    let all = declaring(file, name, ("", usize::MAX), values);
+    all.into_iter().filter(|declared| !declared.call.types.is_empty()).collect()
+}
+
+/// The class of the type argument.
+fn class_of(declared: &Declaring<'_>, values: &Values<'_>) -> Option<Ref> {
+    values.class_named(declared.inner, &declared.call.types.first()?.name)
+}
+
+fn destination(name: &str, declared: &Declaring<'_>, values: &Values<'_>, facts: &mut Facts) {
+    let Some(class) = class_of(declared, values) else { return };
+    let fact = route(Style::ComposeTyped, kind_of(name), declared, values);
+    let links = declared.argument("deepLinks", 1, values).map(|list| {
+        let bases = values.elements(&list).into_iter().filter_map(|element| {
+            let call = values.tree(element.at).call(element.at.id)?;
+            let base = values.plain_text(&element.with(call.arg("basePath", 0)?))?;
+            Some((typed_link(&base, class, values), code::node_at(element.at, values)))
+        });
+        bases.collect()
+    });
+    slips(class, declared, fact.at, values, facts);
+    facts.routes.push(RouteFact {
+        name: values.class_path(class),
+        parameters: parameters(class, values),
+        deep_links: links.unwrap_or_default(),
+        class: Some(class),
+        ..fact
+    });
+}
+
+/// A typed link puts required parameters in the path and the others in the query.
+fn typed_link(base: &str, class: Ref, values: &Values<'_>) -> String {
+    let parameters = parameters(class, values);
+    let (required, rest): (Vec<_>, Vec<_>) = parameters.iter().partition(|parameter| parameter.required);
+    let path: String = required.iter().map(|parameter| format!("/{{{}}}", parameter.name)).collect();
+    let query: Vec<String> = rest.iter().map(|parameter| format!("{0}={{{0}}}", parameter.name)).collect();
+    let query = if query.is_empty() { String::new() } else { format!("?{}", query.join("&")) };
+    format!("{base}{path}{query}")
+}
+
+/// The class's constructor parameters.
+pub(super) fn parameters(class: Ref, values: &Values<'_>) -> Vec<ParameterFact> {
+    let tree = values.tree(class);
+    let Some(declared) = values.class(class) else { return Vec::new() };
+    let params = declared.params.iter().filter_map(|&id| Some((id, tree.parameter(id)?)));
+    params
+        .map(|(id, parameter)| ParameterFact {
+            name: parameter.name.to_string(),
+            ty: parameter.ty.as_ref().map(|ty| ty.name.to_string()),
+            required: parameter.default.is_none(),
+            nullable: parameter.ty.as_ref().is_some_and(|ty| ty.nullable),
+            default: parameter.default.map(|id| values.written(Ref { file: class.file, id })),
+            via: Via::Constructor,
+            at: At { file: class.file, span: tree.span(id) },
+        })
+        .collect()
+}
+
+/// Types that travel without a map of their own.
+const KNOWN: &[&str] = &[
+    "Boolean",
+    "Double",
+    "Float",
+    "Int",
+    "Long",
+    "String",
+    "List",
+    "Array",
+    "IntArray",
+    "LongArray",
+    "BooleanArray",
+    "FloatArray",
+];
+
+/// A type without its mark, or a parameter of a class of the app's own without a map for it.
+fn slips(class: Ref, declared: &Declaring<'_>, at: At, values: &Values<'_>, facts: &mut Facts) {
+    let Some(fact) = values.class(class) else { return };
+    if !fact.annotations.iter().any(|annotation| annotation.name.ends_with("Serializable")) {
+        let what = format!("the route `{}`", values.class_path(class));
+        facts.missing_steps.push(MissingStep { what, missing: "@Serializable".to_owned(), at });
+        return;
+    }
+    let mapped = declared.call.args.iter().any(|arg| arg.name.as_deref() == Some("typeMap"));
+    let tree = values.tree(class);
+    let custom = fact
+        .params
+        .iter()
+        .filter_map(|&id| tree.parameter(id)?.ty.as_ref())
+        .find(|ty| needs_map(class, ty, values));
+    if let Some(ty) = custom.filter(|_| !mapped) {
+        let what = format!("the route `{}` takes a `{}`, and", values.class_path(class), ty.name);
+        facts.missing_steps.push(MissingStep { what, missing: "typeMap".to_owned(), at });
+    }
+}
+
+fn needs_map(at: Ref, ty: &TypeName, values: &Values<'_>) -> bool {
+    if KNOWN.contains(&ty.simple()) {
+        return false;
+    }
+    let class = values.class_named(at, &ty.name).and_then(|class| values.class(class));
+    class.is_some_and(|class| class.kind == ClassKind::Class)
+}
