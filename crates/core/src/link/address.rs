@@ -2,6 +2,9 @@
 
 use crate::values::{Part, Shape};
 
+/// The type of what is known text rather than a value put in.
+pub(super) const TEXT: &str = "\"";
+
 /// How a text fits a pattern.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub(super) struct Fit {
@@ -108,7 +111,7 @@ fn segment_fit(
         Token::Char(_) => None,
     });
     let holes = hole.is_some();
-    let (written, ty) = hole.unwrap_or_else(|| (text_of(inside), Some("String".to_owned())));
+    let (written, ty) = hole.unwrap_or_else(|| (text_of(inside), Some(TEXT.to_owned())));
     filled.push((name.to_owned(), written, ty));
     Some(if holes { 2 } else { 1 })
 }
@@ -142,7 +145,7 @@ fn fill_query(query: &[Token], pattern: &str, filled: &mut Vec<(String, String, 
             wanted.map_or(key.as_str(), |(_, placeholder)| placeholder.trim_matches(['{', '}'])).to_owned();
         let (written, ty) = match &given[at + 1..] {
             [Token::Hole(written, ty)] => (written.clone(), ty.clone()),
-            other => (text_of(other), Some("String".to_owned())),
+            other => (text_of(other), Some(TEXT.to_owned())),
         };
         filled.push((name, written, ty));
     }

@@ -118,6 +118,10 @@ pub(super) fn mark_made(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &F
         .iter()
         .map(|screen| {
             let class = screen.fact.class;
+            // Of functions only those are kept that a route shows or nothing runs.
+            if screen.fact.kind == ScreenKind::Composable {
+                return (false, false);
+            }
             let named = elsewhere.contains(&screen.fact.name)
                 || by_markup.contains(&screen.fact.path)
                 || fixed.contains(&screen.fact.path);

@@ -1,6 +1,6 @@
 //! Where a call leads: ids and actions as seen from its screen, directions, addresses, classes.
 
-use super::address::{Fit, fit};
+use super::address::{Fit, TEXT, fit};
 use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::nearest::spelling;
@@ -63,10 +63,11 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         name: name.clone(),
         fact: ArgumentFact {
             slot: Slot::Name(name.clone()),
-            ty: ty.clone(),
+            ty: ty.clone().map(|ty| if ty == TEXT { "String".to_owned() } else { ty }),
             value: Some(written.clone()),
             nullable: false,
             literal_key: false,
+            text: (ty.as_deref() == Some(TEXT)).then(|| written.clone()),
             at: fact.at,
         },
     });

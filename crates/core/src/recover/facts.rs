@@ -288,6 +288,8 @@ pub struct ArgumentFact {
     pub nullable: bool,
     /// The key written in place as a literal.
     pub literal_key: bool,
+    /// The value is this text, as a part of route text.
+    pub text: Option<String>,
     /// Where it is passed.
     pub at: At,
 }

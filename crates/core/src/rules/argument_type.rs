@@ -22,8 +22,12 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         for argument in &call.arguments {
             let Some(parameter) = route.parameter(&argument.name) else { continue };
             let (Some(passed), Some(declared)) = (&argument.fact.ty, &parameter.ty) else { continue };
-            // An address is text: whatever is put in is parsed again.
-            if call.is_address() || !differ(passed, declared) {
+            // Route text is parsed again: what is put in must only read as the declared type.
+            let wrong = match &argument.fact.text {
+                Some(text) => !reads_as(text, declared),
+                None => !call.is_address() && differ(passed, declared),
+            };
+            if !wrong {
                 continue;
             }
             let message = format!("`{}` is declared as {declared}, and a {passed} is passed", argument.name);
@@ -56,6 +60,17 @@ fn reads(graph: &Graph<'_>, sink: &mut Sink) {
             let report = Report::new(read.fact.at, &read.name, message);
             sink.push(report.related(format!("`{}` is declared here", read.name), first.at));
         }
+    }
+}
+
+/// Whether a text can be parsed as a type.
+fn reads_as(text: &str, declared: &str) -> bool {
+    match known(declared) {
+        Some("int") => text.parse::<i32>().is_ok(),
+        Some("long") => text.parse::<i64>().is_ok(),
+        Some("float" | "double") => text.parse::<f64>().is_ok(),
+        Some("boolean") => matches!(text, "true" | "false"),
+        _ => true,
     }
 }
 

@@ -37,7 +37,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 /// Routes that nothing leads to by name. What another finding explains is left to that.
-pub(super) fn orphan_routes(graph: &Graph<'_>) -> Vec<usize> {
+fn orphan_routes(graph: &Graph<'_>) -> Vec<usize> {
     (0..graph.routes.len()).filter(|&route| is_orphan(graph, route)).collect()
 }
 

@@ -186,6 +186,8 @@ pub struct Variable {
     pub delegate: Option<Id>,
     /// Its getter's body.
     pub getter: Option<Id>,
+    /// Its setter's body.
+    pub setter: Option<Id>,
     /// Whether it can be assigned again.
     pub mutable: bool,
 }
@@ -432,6 +434,7 @@ impl Kind {
                 .chain(variable.init)
                 .chain(variable.delegate)
                 .chain(variable.getter)
+                .chain(variable.setter)
                 .collect(),
             Self::Parameter(parameter) => parameter.default.into_iter().collect(),
             Self::Block(items) | Self::Other(items) => items.clone(),

@@ -14,11 +14,18 @@ impl Values<'_> {
     pub(super) fn bind(&self, file: u32, params: &[Id], args: &[Arg], at: &Expr, up: Env) -> Env {
         let tree = self.program.tree(file);
         let mut bound = Vec::new();
-        let mut unnamed = args.iter().filter(|arg| arg.name.is_none());
-        for &id in params {
+        // A lambda behind fewer arguments than there are parameters is for the last of them.
+        let lambda = |arg: &&Arg| {
+            arg.name.is_none() && matches!(self.tree(at.at).kind(arg.value), Kind::Lambda { .. })
+        };
+        let trailing = args.last().filter(lambda).filter(|_| args.len() < params.len());
+        let rest = &args[..args.len() - usize::from(trailing.is_some())];
+        let mut unnamed = rest.iter().filter(|arg| arg.name.is_none());
+        for (i, &id) in params.iter().enumerate() {
             let Some(parameter) = tree.parameter(id) else { continue };
             let named = args.iter().find(|arg| arg.name.as_ref() == Some(&parameter.name));
-            let given = named.or_else(|| unnamed.next()).map(|arg| at.with(arg.value));
+            let last = trailing.filter(|_| i + 1 == params.len());
+            let given = named.or(last).or_else(|| unnamed.next()).map(|arg| at.with(arg.value));
             let value = given.or_else(|| {
                 parameter.default.map(|default| Expr { at: Ref { file, id: default }, env: up.clone() })
             });

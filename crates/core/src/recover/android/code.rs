@@ -73,6 +73,7 @@ pub(super) fn argument(slot: Slot, value: &Expr, values: &Values<'_>) -> Argumen
         ty: ty.map(|ty| ty.name.to_string()),
         value: Some(values.written(seen_through(value, values).at)),
         literal_key: false,
+        text: None,
         at: node_at(value.at, values),
     }
 }

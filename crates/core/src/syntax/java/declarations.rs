@@ -192,6 +192,7 @@ impl Java<'_> {
             init: init.map(|n| self.expression(n)),
             delegate: None,
             getter: None,
+            setter: None,
         };
         self.0.add(Kind::Variable(variable), node)
     }

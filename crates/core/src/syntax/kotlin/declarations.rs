@@ -196,6 +196,7 @@ impl Kotlin<'_> {
             init,
             delegate: child(node, "property_delegate").map(|n| self.inside(n)),
             getter: child(node, "getter").and_then(|n| child(n, "function_body")).map(|n| self.inside(n)),
+            setter: child(node, "setter").and_then(|n| child(n, "function_body")).map(|n| self.inside(n)),
             mutable: has(node, "var"),
         };
         self.0.add(Kind::Variable(variable), node)
@@ -223,6 +224,7 @@ impl Kotlin<'_> {
             init: None,
             delegate: None,
             getter: None,
+            setter: None,
             mutable: false,
         };
         self.0.add(Kind::Variable(variable), node)

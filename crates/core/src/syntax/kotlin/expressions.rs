@@ -218,15 +218,21 @@ impl Kotlin<'_> {
         self.0.add(Kind::Binary { op, left, right }, node)
     }
 
-    /// `a!!.get<Int>(x)`, which the grammar reads as two comparisons. Kotlin knows no such chain.
+    /// `a!!.get<Int>(x)` and `composable<Item> { … }`, which the grammar reads as two comparisons.
+    /// Kotlin knows no such chain.
     fn generic_call(&mut self, node: Node<'_>, left: Node<'_>, right: Node<'_>) -> Option<Id> {
         let inner = named(left);
         let compares = has(node, ">") && left.kind() == "binary_expression" && has(left, "<");
         let [callee, ty] = inner.as_slice() else { return None };
-        (compares && right.kind() == "parenthesized_expression" && ty.kind() == "identifier").then_some(())?;
+        (compares && matches!(ty.kind(), "identifier" | "navigation_expression")).then_some(())?;
+        let args: Vec<Node<'_>> = match right.kind() {
+            "parenthesized_expression" => named(right),
+            "lambda_literal" => vec![right],
+            _ => return None,
+        };
         let callee = self.expression(*callee);
-        let args = named(right).into_iter().map(|n| plain(self.expression(n))).collect();
-        let types = vec![self.type_name(*ty)];
+        let args = args.into_iter().map(|n| plain(self.expression(n))).collect();
+        let types = vec![self.class_name(*ty)];
         Some(self.0.add(Kind::Call(Call { callee, types, args, new: false, body: None }), node))
     }
 

@@ -1,6 +1,7 @@
 //! Arguments taken out: generated args, the arguments bundle, a view model's saved state.
 
 use crate::model::Via;
+use crate::recover::android::compose::is_entry;
 use crate::recover::android::{bundle, code};
 use crate::recover::{Facts, ReadFact};
 use crate::syntax::{Call, Kind, Member};
@@ -188,6 +189,7 @@ fn is_arguments(expr: &Expr, values: &Values<'_>) -> bool {
     // A back-stack entry's arguments are read by other styles.
     match root_receiver(&root, values) {
         None => true,
+        Some(of) if is_entry(&of, values) => false,
         Some(of) => values.type_of(&of).is_none_or(|ty| ty.name.ends_with("Fragment") || ty.class.is_some()),
     }
 }

@@ -112,8 +112,11 @@ fn entry_of(expr: &Expr, values: &Values<'_>) -> Option<Entry> {
             "currentBackStackEntry" | "getCurrentBackStackEntry" => return Some(Entry::Current),
             // An entry found by its destination is another screen's to those who set.
             "getBackStackEntry" => return Some(Entry::Named),
-            _ if is_entry(&at, values) => return Some(Entry::Current),
-            _ => at = step_back(&at, values)?,
+            _ => match step_back(&at, values) {
+                Some(behind) => at = behind,
+                // The entry that a destination's content is given.
+                None => return is_entry(&at, values).then_some(Entry::Current),
+            },
         }
     }
     None
