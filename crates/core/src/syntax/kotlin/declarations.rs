@@ -75,6 +75,19 @@ impl Kotlin<'_> {
         self.0.add(Kind::Class(class), node)
     }
 
+    /// `data object X` without a body or bases, which the grammar reads as `data` called with `X`.
+    pub(super) fn bare_data_object(&mut self, node: Node<'_>) -> Option<Id> {
+        let words = named(child(node, "infix_expression").unwrap_or(node));
+        let [data, object, name] = words.as_slice() else { return None };
+        (self.0.str(*data) == "data" && self.0.str(*object) == "object" && name.kind() == "identifier")
+            .then_some(())?;
+        let mut class = self.empty_class(*name, "object");
+        class.modifiers.push("data".into());
+        let annotations: Vec<_> = named(node).into_iter().filter(|n| n.kind() == "annotation").collect();
+        class.annotations = annotations.into_iter().map(|n| self.annotation(n)).collect();
+        Some(self.0.add(Kind::Class(class), node))
+    }
+
     pub(super) fn members(&mut self, body: Node<'_>) -> Vec<Id> {
         let nodes = named(body);
         nodes

@@ -87,6 +87,10 @@ impl Kotlin<'_> {
             "function_declaration" | "secondary_constructor" => self.function(node),
             "property_declaration" => self.property(node),
             "anonymous_initializer" => self.inside(node),
+            "annotated_expression" | "infix_expression" => match self.bare_data_object(node) {
+                Some(id) => id,
+                None => self.expression(node),
+            },
             "ERROR" => {
                 let items = self.broken(node);
                 self.0.add(Kind::Other(items), node)
