@@ -287,7 +287,7 @@ impl Call {
     /// Whether the compiler sees to it that nothing required is left out.
     #[must_use]
     pub fn completes_itself(&self) -> bool {
-        matches!(self.fact.target, TargetFact::Generated { .. })
+        matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
     }
 
     /// How grave it is that the target is written in place.

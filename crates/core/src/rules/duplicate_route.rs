@@ -20,10 +20,14 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let Some(winner) = route.loses_to else { continue };
         let winner = &graph.routes[winner];
         let name = &route.fact.name;
-        let message = format!("`{name}` is declared twice in one graph; this one replaces the earlier");
-        sink.push(
-            Report::new(winner.fact.at, name, message).related("the earlier one, never shown", route.fact.at),
-        );
+        sink.push(if winner.fact.at > route.fact.at {
+            let message = format!("`{name}` is declared twice in one graph; this one replaces the earlier");
+            Report::new(winner.fact.at, name, message).related("the earlier one, never shown", route.fact.at)
+        } else {
+            let winning = &winner.fact.name;
+            let message = format!("`{name}` can never be opened: `{winning}` has its shape and comes first");
+            Report::new(route.fact.at, name, message).related("this one takes the calls", winner.fact.at)
+        });
     }
 }
 

@@ -60,7 +60,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 
 /// A start that could be a constant.
 fn starts(graph: &Graph<'_>, sink: &mut Sink) {
-    for container in graph.containers.iter().filter(|container| container.start.is_some()) {
+    for container in
+        graph.containers.iter().filter(|container| container.start.is_some() && !container.broken)
+    {
         for start in container.fact.starts.iter().filter(|start| start.literal) {
             let report =
                 Report::new(start.at, &start.name, format!("the start `{}` is written in place", start.name));

@@ -154,6 +154,15 @@ fn kotlin_classes_of_every_kind() {
 }
 
 #[test]
+fn kotlin_declarations_that_read_like_expressions() {
+    kotlin("@A data object X\n\n@A\ndata object Y", "object X():  {  }\nobject Y():  {  }");
+    kotlin("@A\nprivate fun f() { g() }", "fun f() = { g() }");
+    kotlin("@A @B internal suspend fun f() { g()\n h() }", "fun f() = { g(); h() }");
+    kotlin("@A private fun f(x: Int) { g() }", "fun f(x: Int) = { g() }");
+    kotlin("val x = a to b", "val x = (a to b)");
+}
+
+#[test]
 fn kotlin_calls_with_names_spreads_and_trailing_lambdas() {
     kotlin(
         "val x = a?.b!!.c(1, d = 2, *e) { f, _ -> g(f) }",

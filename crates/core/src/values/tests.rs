@@ -365,7 +365,7 @@ class Main(val held: String = "held") : Base() {
            "own" constant : String
            "own" constant : String
            "local" literal : String
-           parameter dynamic : -
+           1 computed : -
            parameter dynamic : String"#,
     );
 }

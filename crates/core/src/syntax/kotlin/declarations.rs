@@ -26,7 +26,7 @@ impl Kotlin<'_> {
         found
     }
 
-    fn annotation(&mut self, node: Node<'_>) -> Annotation {
+    pub(super) fn annotation(&mut self, node: Node<'_>) -> Annotation {
         let inner = child(node, "constructor_invocation").unwrap_or(node);
         let name = child(inner, "user_type").map(|n| self.type_name(n).name).unwrap_or_default();
         let args = child(inner, "value_arguments").map(|n| self.arguments(n)).unwrap_or_default();
@@ -73,19 +73,6 @@ impl Kotlin<'_> {
             }
         }
         self.0.add(Kind::Class(class), node)
-    }
-
-    /// `data object X` without a body or bases, which the grammar reads as `data` called with `X`.
-    pub(super) fn bare_data_object(&mut self, node: Node<'_>) -> Option<Id> {
-        let words = named(child(node, "infix_expression").unwrap_or(node));
-        let [data, object, name] = words.as_slice() else { return None };
-        (self.0.str(*data) == "data" && self.0.str(*object) == "object" && name.kind() == "identifier")
-            .then_some(())?;
-        let mut class = self.empty_class(*name, "object");
-        class.modifiers.push("data".into());
-        let annotations: Vec<_> = named(node).into_iter().filter(|n| n.kind() == "annotation").collect();
-        class.annotations = annotations.into_iter().map(|n| self.annotation(n)).collect();
-        Some(self.0.add(Kind::Class(class), node))
     }
 
     pub(super) fn members(&mut self, body: Node<'_>) -> Vec<Id> {

@@ -2,6 +2,7 @@
 
 mod declarations;
 mod expressions;
+mod misread;
 
 use super::code::{self, Lower, children, named, span};
 use super::{Body, Id, Import, Kind, Trouble, repair};
@@ -87,7 +88,7 @@ impl Kotlin<'_> {
             "function_declaration" | "secondary_constructor" => self.function(node),
             "property_declaration" => self.property(node),
             "anonymous_initializer" => self.inside(node),
-            "annotated_expression" | "infix_expression" => match self.bare_data_object(node) {
+            "annotated_expression" | "infix_expression" => match self.misread_declaration(node) {
                 Some(id) => id,
                 None => self.expression(node),
             },
