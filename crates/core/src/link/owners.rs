@@ -106,10 +106,12 @@ impl<'p> Owners<'p> {
             let handed =
                 matches!(tree.kind(inner), Kind::Lambda { .. } | Kind::Reference { .. } | Kind::Name(_));
             match tree.kind(outer) {
-                Kind::Call(call) if handed && call.args.iter().any(|arg| arg.value == inner) => {
-                    if self.collect_through(here, inner, seen, depth, found) {
-                        return true;
-                    }
+                Kind::Call(call)
+                    if handed
+                        && call.args.iter().any(|arg| arg.value == inner)
+                        && self.collect_through(here, inner, seen, depth, found) =>
+                {
+                    return true;
                 }
                 Kind::Function(_) => {
                     let screen = self.classes.iter().position(|class| *class == here);

@@ -96,11 +96,12 @@ fn place_within(at: Ref, depth: usize, values: &Values<'_>) -> Place {
     let mut inner = at.id;
     for outer in tree.ancestors(at.id) {
         match tree.kind(outer) {
-            Kind::Call(call) if is_argument(call, inner) => {
-                if is_container(Ref { file: at.file, id: outer }, call, values) {
-                    let key = code::callee_at(Ref { file: at.file, id: outer }, values);
-                    return Place::In(ContainerKey(key));
-                }
+            Kind::Call(call)
+                if is_argument(call, inner)
+                    && is_container(Ref { file: at.file, id: outer }, call, values) =>
+            {
+                let key = code::callee_at(Ref { file: at.file, id: outer }, values);
+                return Place::In(ContainerKey(key));
             }
             Kind::Function(function) => {
                 let builds = function.receiver.as_ref().is_some_and(|ty| ty.simple() == "NavGraphBuilder");

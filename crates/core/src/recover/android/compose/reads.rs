@@ -99,14 +99,14 @@ pub(super) fn routes(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
     for id in tree.ids() {
         let at = Ref { file, id };
-        if let Kind::Member(member) = tree.kind(id) {
-            if is_route(&Expr::new(at).with(member.of), values) {
-                facts.reads.push(ReadFact {
-                    forced: code::is_forced(at, values),
-                    tolerant: code::is_met(at, values),
-                    ..read(at, member.name.to_string(), values)
-                });
-            }
+        if let Kind::Member(member) = tree.kind(id)
+            && is_route(&Expr::new(at).with(member.of), values)
+        {
+            facts.reads.push(ReadFact {
+                forced: code::is_forced(at, values),
+                tolerant: code::is_met(at, values),
+                ..read(at, member.name.to_string(), values)
+            });
         }
         // The whole object, handed on.
         if let Kind::Call(call) = tree.kind(id) {
