@@ -201,7 +201,7 @@ fn target(ids: &Ids, call: &Call) -> Option<Target> {
 
 /// A read in a base class is one of each screen that runs it.
 fn reads(graph: &Graph<'_>, ids: &Ids) -> Vec<Read> {
-    let rows = graph.reads.iter().flat_map(|read| {
+    let rows = graph.reads.iter().filter(|read| !read.fact.is_parameter).flat_map(|read| {
         let screens: Vec<Option<usize>> = if read.screens.is_empty() {
             vec![None]
         } else {

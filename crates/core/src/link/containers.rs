@@ -179,7 +179,7 @@ pub(super) fn add_routes(
         };
         if let Shows::Class(path, _) = &fact.shows {
             let elsewhere = fact.only_if_opened && declared.contains(&format!("{} {path}", fact.style));
-            if (fact.only_if_opened || fact.container.is_none())
+            if (fact.only_if_opened || (fact.container.is_none() && fact.class.is_none()))
                 && (elsewhere || !seen.insert((fact.style, fact.at)))
             {
                 continue;
@@ -299,7 +299,12 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
         let pattern = graph.routes[*route].fact.pattern.as_deref();
         pattern.is_some_and(|pattern| fit(&Shape::text(name, false), pattern).is_some())
     };
-    exact.or_else(|| graph.routes_in(container).filter(own).find(fits))
+    let elsewhere = || {
+        // A host without routes of its own shows any.
+        let bare = graph.containers[container].fact.is_host && graph.routes_in(container).next().is_none();
+        graph.routes_named(name).iter().copied().find(|_| bare)
+    };
+    exact.or_else(|| graph.routes_in(container).filter(own).find(fits)).or_else(elsewhere)
 }
 
 /// The packages that the source declares, each cut after its second part.

@@ -63,6 +63,8 @@ words! {
         ActivityIntent = "activity-intent",
         /// Fragments swapped by transactions.
         FragmentSwap = "fragment-swap",
+        /// Screens that are objects, pushed onto a navigator.
+        Voyager = "voyager",
     }
 }
 

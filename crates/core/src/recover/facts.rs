@@ -414,10 +414,32 @@ pub struct ReadFact {
     pub literal_key: bool,
     /// It may come from outside of the app as well.
     pub from_outside: bool,
+    /// It is a plain use of a constructor's parameter: nothing is taken out of anything.
+    pub is_parameter: bool,
     /// The node it is at.
     pub site: Ref,
     /// Where.
     pub at: At,
+}
+
+impl ReadFact {
+    /// The use of a parameter that arrives by constructor.
+    #[must_use]
+    pub fn of_parameter(name: &str, site: Ref, at: At) -> Self {
+        Self {
+            name: name.to_owned(),
+            ty: None,
+            forced: false,
+            tolerant: false,
+            generated: None,
+            via: Via::Constructor,
+            literal_key: false,
+            from_outside: false,
+            is_parameter: true,
+            site,
+            at,
+        }
+    }
 }
 
 /// One side of a result.
@@ -536,6 +558,10 @@ pub struct MissingStep {
     pub what: String,
     /// What is missing.
     pub missing: String,
+    /// What comes of it.
+    pub effect: String,
+    /// What to do.
+    pub mend: String,
     /// The step that is there.
     pub at: At,
 }

@@ -40,6 +40,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     android::compose::STRING,
     android::compose::TYPED,
     android::fragment_graph::RECOVERER,
+    android::voyager::RECOVERER,
     android::activity_intent::RECOVERER,
     android::fragment_swap::RECOVERER,
 ];

@@ -16,7 +16,11 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    for read in graph.reads.iter().filter(|read| read.fact.generated.is_none() && !read.fact.from_outside) {
+    for read in graph
+        .reads
+        .iter()
+        .filter(|read| read.fact.generated.is_none() && !read.fact.from_outside && !read.fact.is_parameter)
+    {
         let routes: Vec<usize> =
             read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
         let relevant: Vec<usize> = routes

@@ -22,7 +22,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             .filter(|&&route| !graph.routes[route].declares_by_reads())
             .filter_map(|&route| graph.routes[route].parameter(&read.name));
         // A parameter with a default of its own is always there.
-        let absent = |default: &Option<String>| default.as_deref().is_none_or(|text| text == "@null");
+        let absent = |default: &Option<String>| {
+            default.as_deref().is_none_or(|text| text == "@null" || text == "null")
+        };
         let Some(parameter) = declared.into_iter().find(|p| p.nullable && absent(&p.default)) else {
             continue;
         };

@@ -55,14 +55,16 @@ fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
             let screen = this.screen.map(|screen| &graph.screens[screen]);
             screen.is_some_and(|screen| screen.routes.len() == 1 && !screen.made && !screen.fact.is_base)
         }
-        Style::FragmentGraph | Style::ComposeString | Style::ComposeTyped => match this.group {
-            // A graph whose inside is entered by other ways need not be named itself.
-            Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
-                inner.container.is_some_and(|c| graph.is_within(c, group))
-                    && (inner.entry || graph.is_called_from_outside(i, group))
-            }),
-            None => true,
-        },
+        Style::FragmentGraph | Style::ComposeString | Style::ComposeTyped | Style::Voyager => {
+            match this.group {
+                // A graph whose inside is entered by other ways need not be named itself.
+                Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
+                    inner.container.is_some_and(|c| graph.is_within(c, group))
+                        && (inner.entry || graph.is_called_from_outside(i, group))
+                }),
+                None => true,
+            }
+        }
     }
 }
 

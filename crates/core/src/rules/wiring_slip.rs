@@ -17,8 +17,8 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for step in &graph.missing_steps {
-        let message = format!("{} has no `{}`: it does nothing", step.what, step.missing);
-        sink.push(Report::new(step.at, &step.missing, message).help(format!("Add `.{}()`.", step.missing)));
+        let message = format!("{} has no `{}`: {}", step.what, step.missing, step.effect);
+        sink.push(Report::new(step.at, &step.missing, message).help(step.mend.clone()));
     }
 }
 

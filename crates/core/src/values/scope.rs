@@ -202,24 +202,33 @@ impl<'p> Values<'p> {
     /// Every external type among a class's bases, by simple name, with those of its bases.
     #[must_use]
     pub fn external_bases(&self, class: Ref) -> Vec<SmolStr> {
+        let paths = self.external_base_paths(class).into_iter();
+        paths.map(|path| path.rsplit('.').next().unwrap_or_default().into()).collect()
+    }
+
+    /// Every external type among a class's bases, as imported, with those of its bases.
+    #[must_use]
+    pub fn external_base_paths(&self, class: Ref) -> Vec<SmolStr> {
         let mut found = Vec::new();
         for at in self.lineage(class) {
             let Some(class) = self.program.class(at) else { continue };
             for base in &class.supers {
                 if !base.ty.name.is_empty() && self.class_named(at, &base.ty.name).is_none() {
-                    found.push(self.external_name(at, &base.ty.name));
+                    found.push(self.external_path(at, &base.ty.name));
                 }
             }
         }
         found
     }
 
-    /// The simple name behind an import alias: `import a.B as C` makes `C` a `B`.
-    fn external_name(&self, at: Ref, name: &str) -> SmolStr {
-        let simple = name.rsplit('.').next().unwrap_or(name);
-        match self.imported(at.file, simple) {
-            Some(Def::External(path)) => path.rsplit('.').next().unwrap_or(simple).into(),
-            _ => simple.into(),
+    /// The path behind an imported name or alias; the name itself where nothing imports it.
+    fn external_path(&self, at: Ref, name: &str) -> SmolStr {
+        match self.imported(at.file, name.split('.').next().unwrap_or(name)) {
+            Some(Def::External(path)) => match name.split_once('.') {
+                Some((_, rest)) => format!("{path}.{rest}").into(),
+                None => path,
+            },
+            _ => name.into(),
         }
     }
 

@@ -40,6 +40,8 @@ fn transaction(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         facts.missing_steps.push(MissingStep {
             what: "this transaction".to_owned(),
             missing: "commit".to_owned(),
+            effect: "it does nothing".to_owned(),
+            mend: "Add `.commit()`.".to_owned(),
             at: code::callee_at(at, values),
         });
     }

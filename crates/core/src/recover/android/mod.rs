@@ -9,6 +9,7 @@ pub(super) mod compose;
 pub(super) mod fragment_graph;
 pub(super) mod fragment_swap;
 pub(super) mod screens;
+pub(super) mod voyager;
 
 #[cfg(test)]
 mod intent_tests;

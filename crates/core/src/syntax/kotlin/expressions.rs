@@ -7,6 +7,9 @@ use crate::syntax::{Arm, Call, Class, ClassKind, Id, Kind, Member, Parameter, Pi
 use smol_str::SmolStr;
 use tree_sitter::Node;
 
+/// Infix functions of the language's own library.
+const INFIX: &[&str] = &["and", "downTo", "or", "shl", "shr", "step", "to", "until", "ushr", "xor"];
+
 impl Kotlin<'_> {
     pub(super) fn expression(&mut self, node: Node<'_>) -> Id {
         if !self.0.enter(node) {
@@ -48,7 +51,7 @@ impl Kotlin<'_> {
             }
             "unary_expression" => self.unary(node),
             "as_expression" => self.cast(node),
-            "is_expression" => self.first_only(node),
+            "is_expression" => self.is_expression(node),
             "if_expression" => self.if_expression(node),
             "when_expression" => self.when_expression(node),
             "lambda_literal" | "annotated_lambda" | "anonymous_function" => self.lambda(node),
@@ -215,6 +218,21 @@ impl Kotlin<'_> {
             }
         };
         let (left, right) = (self.expression(*left), self.expression(*right));
+        // Any other word between two values is a call.
+        if node.kind() == "infix_expression" && !INFIX.contains(&op.as_str()) {
+            let name_span = parts.get(1).map_or(span(node), |word| span(*word));
+            let callee = self.0.add(Kind::Member(Member { of: left, name: op, name_span }), node);
+            return self.0.add(
+                Kind::Call(Call {
+                    callee,
+                    types: Vec::new(),
+                    args: vec![plain(right)],
+                    new: false,
+                    body: None,
+                }),
+                node,
+            );
+        }
         self.0.add(Kind::Binary { op, left, right }, node)
     }
 
@@ -251,9 +269,14 @@ impl Kotlin<'_> {
         self.0.add(Kind::Cast { of, ty, safe: has(node, "as?") }, node)
     }
 
-    fn first_only(&mut self, node: Node<'_>) -> Id {
-        let inside = named(node).into_iter().take(1).map(|n| self.expression(n)).collect();
-        self.0.add(Kind::Other(inside), node)
+    /// `a is B` compares with a class.
+    fn is_expression(&mut self, node: Node<'_>) -> Id {
+        let parts = named(node);
+        let (Some(left), Some(ty)) = (parts.first(), parts.last()) else { return self.0.nothing(node) };
+        let left = self.expression(*left);
+        let ty = self.type_name(*ty);
+        let right = self.0.tree.add(Kind::ClassOf(ty.clone()), ty.span);
+        self.0.add(Kind::Binary { op: "is".into(), left, right }, node)
     }
 
     fn if_expression(&mut self, node: Node<'_>) -> Id {

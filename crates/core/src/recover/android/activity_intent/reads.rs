@@ -68,6 +68,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             via: Via::Extra,
             literal_key,
             from_outside: origin == Origin::Later,
+            is_parameter: false,
             site: at,
             at: code::node_at(at, values),
         });

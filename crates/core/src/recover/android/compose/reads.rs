@@ -43,6 +43,7 @@ fn read(at: Ref, name: String, values: &Values<'_>) -> ReadFact {
         via: Via::Argument,
         literal_key: false,
         from_outside: false,
+        is_parameter: false,
         site: at,
         at: code::node_at(at, values),
     }

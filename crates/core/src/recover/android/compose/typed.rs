@@ -88,7 +88,7 @@ fn typed_link(base: &str, class: Ref, values: &Values<'_>) -> String {
 }
 
 /// The class's constructor parameters.
-pub(super) fn parameters(class: Ref, values: &Values<'_>) -> Vec<ParameterFact> {
+pub(in crate::recover::android) fn parameters(class: Ref, values: &Values<'_>) -> Vec<ParameterFact> {
     let tree = values.tree(class);
     let Some(declared) = values.class(class) else { return Vec::new() };
     let params = declared.params.iter().filter_map(|&id| Some((id, tree.parameter(id)?)));
@@ -126,7 +126,13 @@ fn slips(class: Ref, declared: &Declaring<'_>, at: At, values: &Values<'_>, fact
     let Some(fact) = values.class(class) else { return };
     if !fact.annotations.iter().any(|annotation| annotation.name.ends_with("Serializable")) {
         let what = format!("the route `{}`", values.class_path(class));
-        facts.missing_steps.push(MissingStep { what, missing: "@Serializable".to_owned(), at });
+        facts.missing_steps.push(MissingStep {
+            what,
+            missing: "@Serializable".to_owned(),
+            effect: "the app stops when the graph is built".to_owned(),
+            mend: "Mark the class with `@Serializable`.".to_owned(),
+            at,
+        });
         return;
     }
     let mapped = declared.call.args.iter().any(|arg| arg.name.as_deref() == Some("typeMap"));
@@ -138,7 +144,14 @@ fn slips(class: Ref, declared: &Declaring<'_>, at: At, values: &Values<'_>, fact
         .find(|ty| needs_map(class, ty, values));
     if let Some(ty) = custom.filter(|_| !mapped) {
         let what = format!("the route `{}` takes a `{}`, and", values.class_path(class), ty.name);
-        facts.missing_steps.push(MissingStep { what, missing: "typeMap".to_owned(), at });
+        facts.missing_steps.push(MissingStep {
+            what,
+            missing: "typeMap".to_owned(),
+            effect: "the app stops when the graph is built".to_owned(),
+            mend: "Give a type map with a `NavType` for it, here and at every deep link of the route."
+                .to_owned(),
+            at,
+        });
     }
 }
 
