@@ -68,6 +68,7 @@ fn varied(text: &str, copy: usize) -> String {
         ("borrowbarn://", format!("borrowbarn{copy}://")),
         ("main_graph", format!("main_graph{copy}")),
         ("loans_graph", format!("loans_graph{copy}")),
+        ("ReturnsRoutes", format!("ReturnsRoutes{copy}")),
         ("activity_main", format!("activity_main{copy}")),
         ("ActivityMain", format!("ActivityMain{copy}")),
     ];

@@ -8,8 +8,9 @@ fn scan_says_what_is_there_and_then_what_is_wrong_worst_first() {
     let run = run(&["scan", &demo("android"), "--color", "never"]);
     assert_eq!(run.status, 1, "{}", run.err);
     for line in [
-        "2 modules, 18 screens, 20 routes, 33 calls",
+        "2 modules, 23 screens, 25 routes, 42 calls",
         "shelf (ShelfFragment)",
+        "compose-typed",
         "borrowbarn://item/{itemId}  →  itemDetail",
     ] {
         assert!(run.out.contains(line), "{line} is not in\n{}", run.out);

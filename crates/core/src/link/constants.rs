@@ -1,5 +1,6 @@
 //! Named things and who uses them: actions, constants that hold route text.
 
+use super::address::without_names;
 use super::graph::{Constant, Graph};
 use super::nearest::spelling;
 use crate::recover::{At, TargetFact};
@@ -61,7 +62,7 @@ fn camel(id: &str) -> String {
     name
 }
 
-/// Collects the constants and functions that hold an address of the app's own.
+/// Collects the constants and functions that hold an address of the app's own, or a route's text.
 pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
     let schemes: FxHashSet<String> = graph
         .routes
@@ -69,6 +70,12 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         .flat_map(|route| &route.fact.deep_links)
         .filter_map(|(pattern, _)| pattern.split_once("://").map(|(scheme, _)| format!("{scheme}://")))
         .filter(|scheme| scheme != "https://" && scheme != "http://")
+        .collect();
+    let routes: FxHashSet<String> = graph
+        .routes
+        .iter()
+        .filter_map(|route| route.fact.pattern.as_deref())
+        .flat_map(|pattern| [pattern.to_owned(), without_names(pattern)])
         .collect();
     let mut found: Vec<Constant> = Vec::new();
     for file in values.program().parsed() {
@@ -86,7 +93,7 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
             let addressed = schemes
                 .iter()
                 .any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
-            if addressed {
+            if addressed || routes.contains(&constant.value) {
                 found.push(constant);
             }
         }

@@ -3,8 +3,8 @@
 use super::index::Index;
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::recover::{
-    ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, MissingStep, ParameterFact, ReadFact,
-    ResultSideFact, RouteFact, ScreenFact, TargetFact, UsedFact,
+    ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, MissingStep, Overruled, ParameterFact,
+    ReadFact, ResultSideFact, RouteFact, ScreenFact, TargetFact, UsedFact,
 };
 use crate::source::SourceTree;
 use crate::values::Ref;
@@ -36,6 +36,8 @@ pub struct Graph<'p> {
     pub constants: Vec<Constant>,
     /// Set-up with a step that is not there.
     pub missing_steps: Vec<MissingStep>,
+    /// Registrations that never count.
+    pub overruled: Vec<Overruled>,
     /// First parts of the dotted names that the source declares.
     pub namespaces: Vec<String>,
     /// Full names of the classes that the source declares.
@@ -251,6 +253,7 @@ impl<'p> Graph<'p> {
             host_problems: Vec::new(),
             constants: Vec::new(),
             missing_steps: Vec::new(),
+            overruled: Vec::new(),
             namespaces: Vec::new(),
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),

@@ -52,6 +52,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         missing_steps,
         shown_by_markup,
         whole_bags,
+        overruled,
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, values);
@@ -81,6 +82,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     arguments::name(&mut graph);
     arguments::declare_from_reads(&mut graph);
     graph.missing_steps = missing_steps;
+    graph.overruled = overruled;
     graph.used = used;
     graph.shown_by_markup = shown_by_markup;
     graph

@@ -159,13 +159,13 @@ impl<'p> Owners<'p> {
         for id in tree.ancestors(site.id) {
             match tree.kind(id) {
                 Kind::Function(function) if function.is("static") => return None,
-                Kind::Class(class) if matches!(class.kind, ClassKind::Companion | ClassKind::Object) => {
-                    return None;
-                }
-                Kind::Class(_) => {
-                    let class = Ref { file: site.file, id };
-                    if self.by_class.contains(&class) || self.below.contains_key(&class) {
-                        return Some(class);
+                Kind::Class(class) => {
+                    let at = Ref { file: site.file, id };
+                    if self.by_class.contains(&at) || self.below.contains_key(&at) {
+                        return Some(at);
+                    }
+                    if matches!(class.kind, ClassKind::Companion | ClassKind::Object) {
+                        return None;
                     }
                 }
                 _ => {}

@@ -46,6 +46,8 @@ pub struct Facts {
     pub missing_steps: Vec<MissingStep>,
     /// Screens that markup shows outside of any route: full class names.
     pub shown_by_markup: Vec<String>,
+    /// Registrations that never count.
+    pub overruled: Vec<Overruled>,
     /// Places where all arguments are handed on whole, so that any may be read there.
     pub whole_bags: Vec<Ref>,
 }
@@ -73,6 +75,7 @@ impl Facts {
         self.missing_steps.extend(other.missing_steps);
         self.shown_by_markup.extend(other.shown_by_markup);
         self.whole_bags.extend(other.whole_bags);
+        self.overruled.extend(other.overruled);
     }
 }
 
@@ -549,6 +552,19 @@ pub struct UsedFact {
     pub kind: String,
     /// Its name.
     pub name: String,
+}
+
+/// A registration that a later one takes the place of.
+#[derive(Debug)]
+pub struct Overruled {
+    /// What is registered twice.
+    pub name: String,
+    /// The screen that is never shown for it.
+    pub class: Ref,
+    /// Where.
+    pub at: At,
+    /// The one that counts.
+    pub winner: At,
 }
 
 /// Set-up with a step that is not there.

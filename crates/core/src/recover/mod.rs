@@ -14,8 +14,8 @@ pub(crate) mod testing;
 pub use facts::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact,
     HostHint, IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView,
-    MissingStep, Owner, ParameterFact, ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows,
-    Slot, StartFact, TargetFact, UsedFact,
+    MissingStep, Overruled, Owner, ParameterFact, ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact,
+    Shows, Slot, StartFact, TargetFact, UsedFact,
 };
 
 use crate::model::Style;

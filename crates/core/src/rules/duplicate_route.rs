@@ -16,6 +16,10 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for other in &graph.overruled {
+        let message = format!("`{}` is registered again, later: this registration never counts", other.name);
+        sink.push(Report::new(other.at, &other.name, message).related("the one that counts", other.winner));
+    }
     for route in &graph.routes {
         let Some(winner) = route.loses_to else { continue };
         let winner = &graph.routes[winner];

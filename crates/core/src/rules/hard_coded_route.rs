@@ -47,8 +47,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if let Some(constant) = held {
             let what = if constant.function { "builds" } else { "holds" };
             report = report
-                .help(format!("`{}` already {what} this address: use that.", constant.name))
-                .related(format!("`{}` {what} this address", constant.name), constant.at);
+                .help(format!("`{}` already {what} it: use that.", constant.name))
+                .related(format!("`{}` {what} it", constant.name), constant.at);
         }
         for at in others {
             report = report.related("written here as well", at);
@@ -80,7 +80,9 @@ fn starts(graph: &Graph<'_>, sink: &mut Sink) {
 /// Whether a function builds the address of a route that the call leads to.
 fn builds(constant: &Constant, call: &Call, graph: &Graph<'_>) -> bool {
     let links = call.targets.iter().flat_map(|&target| &graph.routes[target].fact.deep_links);
-    constant.function && links.into_iter().any(|(pattern, _)| without_names(pattern) == constant.value)
+    let patterns = call.targets.iter().filter_map(|&target| graph.routes[target].fact.pattern.as_ref());
+    let mut all = links.map(|(pattern, _)| pattern).chain(patterns);
+    constant.function && all.any(|pattern| without_names(pattern) == constant.value)
 }
 
 #[cfg(test)]

@@ -13,3 +13,5 @@ pub(super) mod voyager;
 
 #[cfg(test)]
 mod intent_tests;
+#[cfg(test)]
+mod voyager_tests;

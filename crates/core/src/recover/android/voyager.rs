@@ -5,8 +5,8 @@ use super::code;
 use super::compose::parameters_of;
 use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
 use crate::recover::{
-    ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, ReadFact, RouteFact,
-    ScreenFact, Shows, Slot, StartFact, StyleRecoverer, TargetFact,
+    ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact,
+    RouteFact, ScreenFact, Shows, Slot, StartFact, StyleRecoverer, TargetFact,
 };
 use crate::syntax::{Call, ClassKind, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Value, Values};
@@ -30,8 +30,35 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         method(at, call, values, facts);
     }
     for id in tree.ids() {
-        if let Kind::Assign { target, op, value } = tree.kind(id) {
-            assigned(Ref { file, id }, *target, op, *value, values, facts);
+        let at = Ref { file, id };
+        match tree.kind(id) {
+            Kind::Assign { target, op, value } => assigned(at, *target, op, *value, values, facts),
+            // `onClick = navigator::pop`.
+            Kind::Reference { of: Some(of), name }
+                if name == "pop" && Navigator::of(&Expr::new(at).with(*of), values).is_some() =>
+            {
+                facts.calls.push(CallFact::new(Style::Voyager, Verb::Back, at, code::node_at(at, values)));
+            }
+            _ => {}
+        }
+    }
+    overruled(file, values, facts);
+}
+
+/// Registrations that a later one of the same provider takes the place of.
+fn overruled(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["register"]) {
+        let Some(provider) = call.types.first().and_then(|ty| values.class_named(at, &ty.name)) else {
+            continue;
+        };
+        let latest = registration(provider, values).filter(|(latest, _)| *latest != at);
+        if let (Some((winner, _)), Some(class)) = (latest, registered_by(at, values)) {
+            facts.overruled.push(Overruled {
+                name: values.class_path(provider),
+                class,
+                at: code::callee_at(at, values),
+                winner: code::callee_at(winner, values),
+            });
         }
     }
 }
@@ -205,10 +232,10 @@ impl Navigator {
     fn of(expr: &Expr, values: &Values<'_>) -> Option<Self> {
         let mut at = expr.clone();
         for _ in 0..10 {
-            if let Some(ty) = values.type_of(&at).filter(|ty| ty.class.is_none()) {
-                if let Some(found) = Self::named(&ty.name) {
-                    return Some(found);
-                }
+            if let Some(ty) = values.type_of(&at).filter(|ty| ty.class.is_none())
+                && let Some(found) = Self::named(&ty.name)
+            {
+                return Some(found);
             }
             let tree = values.tree(at.at);
             at = match tree.kind(at.at.id) {
@@ -216,6 +243,10 @@ impl Navigator {
                     return tree.last_name(member.of).and_then(|(name, _)| Self::named(name));
                 }
                 Kind::Member(member) if member.name == "parent" => at.with(member.of),
+                Kind::Name(name) if name == "parent" => {
+                    let on = values.implicit_type(&at).filter(|ty| ty.class.is_none())?;
+                    return Self::named(&on.name);
+                }
                 Kind::Unary { of, .. } | Kind::Cast { of, .. } => at.with(*of),
                 Kind::Binary { op, left, .. } if op == "?:" => at.with(*left),
                 _ => match values.value_behind(&at) {
@@ -292,15 +323,15 @@ fn pop_until(call: &Call, fact: CallFact, values: &Values<'_>) -> CallFact {
     let tree = values.tree(fact.site);
     let mut todo: Vec<Id> = call.args.iter().map(|arg| arg.value).collect();
     while let Some(id) = todo.pop() {
-        if let Kind::ClassOf(ty) = tree.kind(id) {
-            if let Some(class) = values.class_named(Ref { file: fact.site.file, id }, &ty.name) {
-                return CallFact {
-                    target: TargetFact::Typed(vec![class]),
-                    written: ty.name.to_string(),
-                    form: Form::Typed,
-                    ..fact
-                };
-            }
+        if let Kind::ClassOf(ty) = tree.kind(id)
+            && let Some(class) = values.class_named(Ref { file: fact.site.file, id }, &ty.name)
+        {
+            return CallFact {
+                target: TargetFact::Typed(vec![class]),
+                written: ty.name.to_string(),
+                form: Form::Typed,
+                ..fact
+            };
         }
         todo.extend(tree.kind(id).children());
     }
@@ -318,10 +349,11 @@ fn assigned(at: Ref, target: Id, op: &str, value: Id, values: &Values<'_>, facts
         ("+=", _) if Navigator::of(&expr.with(target), values) == Some(Navigator::Stack) => {
             shows(at, value, Verb::Open, &at_of, values, facts);
         }
-        ("=", Kind::Member(member)) if member.name == "current" => {
-            if Navigator::of(&expr.with(member.of), values) == Some(Navigator::Tabs) {
-                shows(at, value, Verb::Tab, &at_of, values, facts);
-            }
+        ("=", Kind::Member(member))
+            if member.name == "current"
+                && Navigator::of(&expr.with(member.of), values) == Some(Navigator::Tabs) =>
+        {
+            shows(at, value, Verb::Tab, &at_of, values, facts);
         }
         _ => {}
     }
@@ -376,13 +408,24 @@ fn provider(expr: &Expr, values: &Values<'_>) -> Option<Expr> {
 
 /// The screen that is registered for a provider; the latest wins.
 fn registered(provider: Ref, values: &Values<'_>) -> Option<Ref> {
+    registration(provider, values).map(|(_, class)| class)
+}
+
+/// The latest registration of a provider, with its screen.
+fn registration(provider: Ref, values: &Values<'_>) -> Option<(Ref, Ref)> {
     let calls = values.program().calls_named("register").iter().rev();
     calls.copied().find_map(|at| {
         let call = values.tree(at).call(at.id)?;
         (values.class_named(at, &call.types.first()?.name)? == provider).then_some(())?;
-        let Kind::Lambda { body, .. } = values.tree(at).kind(call.args.last()?.value) else { return None };
-        values.eval(&Expr::new(at).with(*body)).iter().find_map(|value| values.object_class(value))
+        Some((at, registered_by(at, values)?))
     })
+}
+
+/// The screen that one registration makes.
+fn registered_by(at: Ref, values: &Values<'_>) -> Option<Ref> {
+    let call = values.tree(at).call(at.id)?;
+    let Kind::Lambda { body, .. } = values.tree(at).kind(call.args.last()?.value) else { return None };
+    values.eval(&Expr::new(at).with(*body)).iter().find_map(|value| values.object_class(value))
 }
 
 /// What a screen or provider is made with.

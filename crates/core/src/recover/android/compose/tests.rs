@@ -94,6 +94,7 @@ fun NavGraphBuilder.loansGraph(nav: NavController) {
          ShelfScreen open loans constant () App.kt:11
          ShelfScreen open item/{itemId}?tag={tag} literal (itemId, tag) App.kt:12
          ItemScreen back - () App.kt:24
+         ConfirmDialog back - () App.kt:27
          LoansScreen back-to shelf constant () App.kt:35",
     );
     lists(

@@ -14,6 +14,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["popBackStack", "navigateUp"]) {
         back(at, call, values, facts);
     }
+    references(file, values, facts);
     for (at, call) in code::calls(file, values, &["setDestination", "addDestination"]) {
         deep_link_builder(at, call, values, facts);
     }
@@ -168,6 +169,20 @@ fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         let Some(target) = target::read(&inner, values) else { continue };
         let written = values.written(code::seen_through(&inner, values).at);
         facts.calls.push(call_fact(Verb::BackTo, target, written, site.at, values));
+    }
+}
+
+/// `onBack = controller::navigateUp`.
+fn references(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for name in ["navigateUp", "popBackStack"] {
+        for &at in values.program().references_named(name).iter().filter(|at| at.file == file) {
+            let Kind::Reference { of: Some(of), .. } = values.kind(at) else { continue };
+            let ty = values.type_of(&Expr::new(at).with(*of));
+            if ty.is_some_and(|ty| values.is_a(&ty, "NavController") && !is_opaque(&ty)) {
+                let fact = CallFact::new(style(at, values), Verb::Back, at, code::node_at(at, values));
+                facts.calls.push(fact);
+            }
+        }
     }
 }
 

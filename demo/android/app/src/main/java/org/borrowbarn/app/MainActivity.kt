@@ -1,5 +1,6 @@
 package org.borrowbarn.app
 
+import android.content.Intent
 import android.os.Bundle
 import android.view.MenuItem
 import androidx.appcompat.app.AppCompatActivity
@@ -11,6 +12,7 @@ import androidx.navigation.ui.onNavDestinationSelected
 import androidx.navigation.ui.setupActionBarWithNavController
 import androidx.navigation.ui.setupWithNavController
 import org.borrowbarn.app.databinding.ActivityMainBinding
+import org.borrowbarn.app.returns.ReturnsActivity
 
 class MainActivity : AppCompatActivity() {
 
@@ -39,6 +41,10 @@ class MainActivity : AppCompatActivity() {
         binding.drawer.closeDrawers()
         if (item.itemId == R.id.sign_out) {
             Session.end()
+            return true
+        }
+        if (item.itemId == R.id.returns_desk) {
+            startActivity(Intent(this, ReturnsActivity::class.java))
             return true
         }
         return item.onNavDestinationSelected(navController)
