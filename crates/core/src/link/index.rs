@@ -15,6 +15,8 @@ pub(super) struct Index {
     routes_by_container: FxHashMap<usize, Vec<usize>>,
     routes_by_class: FxHashMap<String, Vec<usize>>,
     routes_with_links: Vec<usize>,
+    routes_with_patterns: Vec<usize>,
+    routes_by_type: FxHashMap<Ref, Vec<usize>>,
     actions_by_spelling: FxHashMap<String, Vec<usize>>,
     route_of_group: FxHashMap<usize, usize>,
     screens_by_class: FxHashMap<Ref, usize>,
@@ -43,6 +45,12 @@ impl Graph<'_> {
             if let Shows::Class(path, _) = &route.fact.shows {
                 let simple = path.rsplit('.').next().unwrap_or(path);
                 index.routes_by_class.entry(simple.to_owned()).or_default().push(i);
+            }
+            if route.fact.pattern.is_some() {
+                index.routes_with_patterns.push(i);
+            }
+            if let Some(class) = route.fact.class {
+                index.routes_by_type.entry(class).or_default().push(i);
             }
             if !route.fact.deep_links.is_empty() {
                 index.routes_with_links.push(i);
@@ -95,6 +103,18 @@ impl Graph<'_> {
     #[must_use]
     pub fn routes_showing(&self, class: &str) -> &[usize] {
         self.index.routes_by_class.get(class).map_or(&[], Vec::as_slice)
+    }
+
+    /// Routes that are text.
+    #[must_use]
+    pub fn patterned_routes(&self) -> &[usize] {
+        &self.index.routes_with_patterns
+    }
+
+    /// Routes that are registered by a class.
+    #[must_use]
+    pub fn routes_of_type(&self, class: Ref) -> &[usize] {
+        self.index.routes_by_type.get(&class).map_or(&[], Vec::as_slice)
     }
 
     /// Routes that have addresses.

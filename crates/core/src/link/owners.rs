@@ -14,7 +14,7 @@ const MAX_DEPTH: usize = 12;
 /// Answers whose a place is. What was asked once is remembered.
 pub(super) struct Owners<'p> {
     values: Values<'p>,
-    by_class: FxHashSet<Ref>,
+    by_class: FxHashMap<Ref, usize>,
     /// Classes of screens, by the screen's index.
     classes: Vec<Ref>,
     /// Concrete screens at or below a class.
@@ -38,7 +38,7 @@ impl<'p> Owners<'p> {
             }
         }
         let classes: Vec<Ref> = screens.iter().map(|screen| screen.fact.class).collect();
-        let by_class = classes.iter().copied().collect();
+        let by_class = classes.iter().copied().enumerate().map(|(i, class)| (class, i)).collect();
         let by_path: FxHashMap<&str, usize> =
             screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.as_str(), i)).collect();
         let contents = routes.iter().filter_map(|route| match &route.shows {
@@ -114,7 +114,7 @@ impl<'p> Owners<'p> {
                     return true;
                 }
                 Kind::Function(_) => {
-                    let screen = self.classes.iter().position(|class| *class == here);
+                    let screen = self.by_class.get(&here).copied();
                     found.extend(screen);
                     return screen.is_some();
                 }
@@ -135,7 +135,7 @@ impl<'p> Owners<'p> {
         found: &mut FxHashSet<usize>,
     ) -> bool {
         let Some(function) = self.values.called_function(&Expr::new(at)) else { return false };
-        if let Some(screen) = self.classes.iter().position(|class| *class == function) {
+        if let Some(screen) = self.by_class.get(&function).copied() {
             found.insert(screen);
             return true;
         }
@@ -161,7 +161,7 @@ impl<'p> Owners<'p> {
                 Kind::Function(function) if function.is("static") => return None,
                 Kind::Class(class) => {
                     let at = Ref { file: site.file, id };
-                    if self.by_class.contains(&at) || self.below.contains_key(&at) {
+                    if self.by_class.contains_key(&at) || self.below.contains_key(&at) {
                         return Some(at);
                     }
                     if matches!(class.kind, ClassKind::Companion | ClassKind::Object) {

@@ -307,7 +307,8 @@ fn by_text(shape: &Shape, view: &View, graph: &Graph<'_>) -> Resolved {
         return Resolved::status(CallStatus::Dynamic);
     }
     let mut found: Vec<(u32, usize, Fit)> = Vec::new();
-    for (i, route) in graph.routes.iter().enumerate() {
+    for &i in graph.patterned_routes() {
+        let route = &graph.routes[i];
         let Some(pattern) = route.fact.pattern.as_deref().filter(|_| route.loses_to.is_none()) else {
             continue;
         };
@@ -333,11 +334,8 @@ fn by_text(shape: &Shape, view: &View, graph: &Graph<'_>) -> Resolved {
 
 /// Routes registered by a class.
 fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
-    let found: Vec<usize> = (0..graph.routes.len())
-        .filter(|&route| {
-            graph.routes[route].fact.class == Some(class) && graph.routes[route].loses_to.is_none()
-        })
-        .collect();
+    let own_type = graph.routes_of_type(class).iter().copied();
+    let found: Vec<usize> = own_type.filter(|&route| graph.routes[route].loses_to.is_none()).collect();
     let own = |route: &usize| graph.routes[*route].container.is_none_or(|c| view.is_hosted(c, graph));
     match found.iter().any(own) || !view.controller {
         _ if found.is_empty() => Resolved::undeclared(graph.class_name(class)),
