@@ -1,6 +1,6 @@
 //! Bad input: a clear line, or an entry under `skipped`; never a crash.
 
-use crate::support::{App, run, scanned, skipped};
+use crate::support::{App, LAUNCHER, run, scanned, skipped};
 
 #[test]
 fn paths_that_are_no_app_are_one_line_and_status_2() {
@@ -153,7 +153,7 @@ open class Outer : Outer.Inner() { open class Inner : Outer() }
 #[test]
 fn links_unreadable_folders_and_hostile_names() {
     use std::os::unix::fs::{PermissionsExt, symlink};
-    let app = App::new("//- Main.kt\npackage barn\nimport androidx.fragment.app.Fragment\n");
+    let app = App::new(&format!("{LAUNCHER}//- Main.kt\npackage barn\nclass MainActivity : Activity()\n"));
     symlink(app.path(), app.path().join("loop")).expect("a link can be made");
     app.write("closed/Lost.kt", b"class Lost");
     app.write("Evil\u{1b}[31m.kt", b"package barn\nclass EvilFragment : Fragment()\n");

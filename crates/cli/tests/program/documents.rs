@@ -1,6 +1,6 @@
 //! Machine output: against its schema, the same bytes every time; and the generated pages.
 
-use crate::support::{demo, project, run, scanned};
+use crate::support::{LAUNCHER, demo, project, run, scanned};
 use fallow_lantern_core::model::Document;
 use fallow_lantern_core::rules::RULES;
 use std::path::Path;
@@ -61,7 +61,7 @@ fn the_same_bytes_come_out_whatever_the_number_of_threads() {
 fn fingerprints_stay_when_lines_move() {
     let app = |above: &str| {
         crate::support::App::new(&format!(
-            "//- Main.kt\n{above}package barn\nimport androidx.fragment.app.Fragment\nclass LostFragment : Fragment()\n"
+            "{LAUNCHER}//- Main.kt\n{above}package barn\nimport androidx.fragment.app.Fragment\nclass LostFragment : Fragment()\nclass MainActivity : Activity()\n"
         ))
     };
     let fingerprint = |app: &crate::support::App| {

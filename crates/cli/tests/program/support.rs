@@ -4,6 +4,12 @@ use assert_cmd::Command;
 use std::path::{Path, PathBuf};
 use tempfile::TempDir;
 
+/// A manifest with an activity that the system opens first.
+pub(crate) const LAUNCHER: &str = r#"//- AndroidManifest.xml
+<manifest xmlns:a="http://schemas.android.com/apk/res/android" package="barn"><application><activity a:name=".MainActivity"><intent-filter>
+  <action a:name="android.intent.action.MAIN"/><category a:name="android.intent.category.LAUNCHER"/></intent-filter></activity></application></manifest>
+"#;
+
 /// What a run gave back.
 pub(crate) struct Run {
     pub(crate) status: i32,

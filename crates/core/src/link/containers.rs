@@ -128,6 +128,11 @@ fn find_unhosted(graph: &mut Graph<'_>) {
         })
         .map(|(i, _)| i)
         .collect();
+    // Part of an app: the hosts are somewhere else.
+    let hosts = graph.hosts.iter().any(|host| host.fact.fixed.is_none());
+    if !hosts && !graph.containers.iter().any(|container| container.hosted) {
+        return;
+    }
     for i in 0..graph.containers.len() {
         let container = &graph.containers[i];
         if only_broken.contains(&i) {

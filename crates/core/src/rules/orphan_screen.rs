@@ -16,6 +16,10 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    // A part of an app, without what the system opens first, is opened from outside of it.
+    if !graph.has_entries {
+        return;
+    }
     for route in orphan_routes(graph) {
         let fact = &graph.routes[route].fact;
         let message = match graph.routes[route].is_group() {

@@ -233,3 +233,27 @@ class ItemFragment : Fragment()
         assert_eq!(routes.len(), 1, "{call:#?}");
     }
 }
+
+#[test]
+fn a_module_without_its_app_is_not_blamed_for_it() {
+    quiet(&format!(
+        r#"
+//- feature/build.gradle
+android {{ namespace 'barn.loans' }}
+//- feature/src/main/res/navigation/loans.xml
+{HEAD}
+    android:id="@+id/loans" app:startDestination="@id/list">
+  <fragment android:id="@+id/list" android:name=".ListFragment"/>
+  <fragment android:id="@+id/loan" android:name=".LoanFragment"/>
+</navigation>
+//- feature/src/main/java/Screens.kt
+package barn.loans
+import androidx.navigation.fragment.findNavController
+class ListFragment : Fragment() {{ fun open() = findNavController().navigate(R.id.loan) }}
+class LoanFragment : Fragment()
+class SheetForTheApp : BottomSheetDialogFragment()
+fun NavGraphBuilder.loans(nav: NavController) {{ navigation("loans/list", "loans") {{ composable("loans/list") {{ ListScreen() }} }} }}
+@Composable fun ListScreen() {{ }}
+"#
+    ));
+}

@@ -16,6 +16,9 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    if !graph.routes.iter().any(|route| route.reached) {
+        return;
+    }
     // What is broken, or has no route to be reached by, explains all that lies behind it.
     let mut explained: Vec<usize> = (0..graph.routes.len())
         .filter(|&route| graph.routes[route].reached || graph.is_excused(route))
