@@ -252,7 +252,9 @@ import androidx.navigation.fragment.findNavController
 class ListFragment : Fragment() {{ fun open() = findNavController().navigate(R.id.loan) }}
 class LoanFragment : Fragment()
 class SheetForTheApp : BottomSheetDialogFragment()
-fun NavGraphBuilder.loans(nav: NavController) {{ navigation("loans/list", "loans") {{ composable("loans/list") {{ ListScreen() }} }} }}
+const val LIST = "loans/list"
+const val LOANS = "loans"
+fun NavGraphBuilder.loans(nav: NavController) {{ navigation(LIST, LOANS) {{ composable(LIST) {{ ListScreen() }} }} }}
 @Composable fun ListScreen() {{ }}
 "#
     ));

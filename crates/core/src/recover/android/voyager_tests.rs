@@ -98,6 +98,12 @@ fun noon(rollers: Rollers) { rollers.push(Cloth()); rollers.pop() }
 fn providers_and_the_slips_around_them() {
     let document = scanned(
         r#"
+//- AndroidManifest.xml
+<manifest xmlns:a="http://schemas.android.com/apk/res/android" package="barn"><application><activity a:name=".MainActivity"><intent-filter>
+  <action a:name="android.intent.action.MAIN"/><category a:name="android.intent.category.LAUNCHER"/></intent-filter></activity></application></manifest>
+//- MainActivity.kt
+package barn
+class MainActivity : ComponentActivity() { override fun onCreate(state: Bundle?) { setContent { App() } } }
 //- Screens.kt
 package barn
 import cafe.adriel.voyager.core.registry.ScreenProvider
