@@ -2,14 +2,14 @@
 //! the library's own documentation at voyager.adriel.cafe.
 
 use super::code;
-use super::compose::parameters_of;
+use super::compose::{made_with, parameters_of};
 use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
 use crate::recover::{
-    ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact,
-    RouteFact, ScreenFact, Shows, Slot, StartFact, StyleRecoverer, TargetFact,
+    At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact, RouteFact,
+    ScreenFact, Shows, StartFact, StyleRecoverer, TargetFact,
 };
 use crate::syntax::{Call, ClassKind, Id, Kind, Tree};
-use crate::values::{Expr, Ref, Value, Values};
+use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
     StyleRecoverer { style: Some(Style::Voyager), words: &["cafe.adriel.voyager"], recover };
@@ -373,7 +373,7 @@ fn shows(at: Ref, shown: Id, verb: Verb, at_of: &dyn Fn(Ref) -> At, values: &Val
             let provider = provider(one, values);
             for value in values.eval(provider.as_ref().unwrap_or(one)) {
                 let Some(class) = values.object_class(&value) else { continue };
-                fact.arguments.extend(arguments(&value, class, values));
+                fact.arguments.extend(made_with(&value, class, values));
                 classes.push(if provider.is_some() {
                     registered(class, values).unwrap_or(class)
                 } else {
@@ -426,20 +426,4 @@ fn registered_by(at: Ref, values: &Values<'_>) -> Option<Ref> {
     let call = values.tree(at).call(at.id)?;
     let Kind::Lambda { body, .. } = values.tree(at).kind(call.args.last()?.value) else { return None };
     values.eval(&Expr::new(at).with(*body)).iter().find_map(|value| values.object_class(value))
-}
-
-/// What a screen or provider is made with.
-fn arguments(value: &Value, class: Ref, values: &Values<'_>) -> Vec<ArgumentFact> {
-    let Some(made) = values.made(value) else { return Vec::new() };
-    let Some(call) = values.tree(made.at).call(made.at.id) else { return Vec::new() };
-    let parameters = parameters_of(class, values);
-    let named = call.args.iter().enumerate().filter_map(|(position, arg)| {
-        let name = arg
-            .name
-            .as_ref()
-            .map(ToString::to_string)
-            .or_else(|| Some(parameters.get(position)?.name.clone()))?;
-        Some(code::argument(Slot::Name(name), &made.with(arg.value), values))
-    });
-    named.collect()
 }

@@ -2,7 +2,7 @@
 
 use crate::model::{Form, Style, Verb};
 use crate::recover::android::code;
-use crate::recover::{ArgumentFact, CallFact, ContainerKey, Facts, HostHint, Literal, Slot, TargetFact};
+use crate::recover::{CallFact, ContainerKey, Facts, HostHint, Literal, TargetFact};
 use crate::syntax::{Call, Kind};
 use crate::values::{Def, Expr, Ref, Shape, Value, Values};
 
@@ -92,29 +92,19 @@ pub(super) fn typed(file: u32, values: &Values<'_>, facts: &mut Facts) {
             fact.arguments = if back {
                 Vec::new()
             } else {
-                found.iter().flat_map(|value| arguments(value, values)).collect()
+                found
+                    .iter()
+                    .filter_map(|value| {
+                        Some(super::typed::made_with(value, values.object_class(value)?, values))
+                    })
+                    .flatten()
+                    .collect()
             };
             fact.open = found.len() > classes.len();
             fact.target = TargetFact::Typed(classes);
             facts.calls.push(fact);
         }
     }
-}
-
-/// What a constructor is called with, under its parameters' names.
-fn arguments(value: &Value, values: &Values<'_>) -> Vec<ArgumentFact> {
-    let Some((class, made)) = values.object_class(value).zip(values.made(value)) else { return Vec::new() };
-    let Some(call) = values.tree(made.at).call(made.at.id) else { return Vec::new() };
-    let parameters = super::typed::parameters(class, values);
-    let named = call.args.iter().enumerate().filter_map(|(position, arg)| {
-        let name = arg
-            .name
-            .as_ref()
-            .map(ToString::to_string)
-            .or_else(|| Some(parameters.get(position)?.name.clone()))?;
-        Some(code::argument(Slot::Name(name), &made.with(arg.value), values))
-    });
-    named.collect()
 }
 
 /// Whether a call is made on a controller, by its type or as a bare call in an extension of it.

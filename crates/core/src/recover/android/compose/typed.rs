@@ -4,9 +4,11 @@ use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::android::code;
-use crate::recover::{At, Facts, MissingStep, ParameterFact, RouteFact, StartFact, StyleRecoverer};
+use crate::recover::{
+    ArgumentFact, At, Facts, MissingStep, ParameterFact, RouteFact, Slot, StartFact, StyleRecoverer,
+};
 use crate::syntax::{ClassKind, TypeName};
-use crate::values::{Ref, Values};
+use crate::values::{Ref, Value, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
     StyleRecoverer { style: Some(Style::ComposeTyped), words: WORDS, recover };
@@ -103,6 +105,26 @@ pub(in crate::recover::android) fn parameters(class: Ref, values: &Values<'_>) -
             at: At { file: class.file, span: tree.span(id) },
         })
         .collect()
+}
+
+/// What a route, screen or provider is made with, under its parameters' names.
+pub(in crate::recover::android) fn made_with(
+    value: &Value,
+    class: Ref,
+    values: &Values<'_>,
+) -> Vec<ArgumentFact> {
+    let Some(made) = values.made(value) else { return Vec::new() };
+    let Some(call) = values.tree(made.at).call(made.at.id) else { return Vec::new() };
+    let parameters = parameters(class, values);
+    let named = call.args.iter().enumerate().filter_map(|(position, arg)| {
+        let name = arg
+            .name
+            .as_ref()
+            .map(ToString::to_string)
+            .or_else(|| Some(parameters.get(position)?.name.clone()))?;
+        Some(code::argument(Slot::Name(name), &made.with(arg.value), values))
+    });
+    named.collect()
 }
 
 /// Types that travel without a map of their own.
