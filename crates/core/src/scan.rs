@@ -6,7 +6,7 @@
 
 use crate::link::{complete, link};
 use crate::model::{Document, Skipped};
-use crate::recover::{Facts, STYLES, recover};
+use crate::recover::{Facts, LIBRARIES, STYLES, recover};
 use crate::rules;
 use crate::search::{Search, words};
 use crate::source::{SourceFile, SourceTree, discover};
@@ -57,7 +57,7 @@ fn run(mut sources: SourceTree, label: &str) -> Scan {
     files.parse_first(&sources);
     let mut round = 0;
     let document = loop {
-        let program = Program::new(&sources, std::mem::take(&mut files.bodies));
+        let program = Program::new(&sources, std::mem::take(&mut files.bodies), LIBRARIES);
         let values = Values::new(&program);
         values.prepare();
         let mut graph = link(recover_all(&program, values), values);

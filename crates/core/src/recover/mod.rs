@@ -20,7 +20,7 @@ pub use facts::{
 
 use crate::model::Style;
 use crate::source::{Language, Resource};
-use crate::values::Values;
+use crate::values::{Library, Values};
 
 /// A style's recoverer, and the words without which a file holds nothing of it.
 #[derive(Debug)]
@@ -44,6 +44,9 @@ pub const STYLES: &[StyleRecoverer] = &[
     android::activity_intent::RECOVERER,
     android::fragment_swap::RECOVERER,
 ];
+
+/// What the platforms' own classes do.
+pub const LIBRARIES: &[Library] = &[android::library::LIBRARY];
 
 /// Runs every recoverer over one file.
 #[must_use]

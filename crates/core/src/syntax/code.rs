@@ -1,6 +1,6 @@
 //! What every code lens shares: running a grammar, walking its nodes, building the common tree.
 
-use super::{Annotation, Arg, Id, Kind, Tree, Trouble, TypeName};
+use super::{Annotation, Arg, Id, Idioms, Kind, Tree, Trouble, TypeName};
 use crate::model::Span;
 use smol_str::SmolStr;
 use tree_sitter::{Language, Node, Parser};
@@ -54,8 +54,8 @@ pub(super) struct Lower<'t> {
 }
 
 impl<'t> Lower<'t> {
-    pub(super) fn new(text: &'t str) -> Self {
-        Self { text, tree: Tree::default(), depth: 0, too_deep: None }
+    pub(super) fn new(text: &'t str, idioms: &'static Idioms) -> Self {
+        Self { text, tree: Tree::of(idioms), depth: 0, too_deep: None }
     }
 
     pub(super) fn str(&self, node: Node<'_>) -> &'t str {

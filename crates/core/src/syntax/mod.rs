@@ -2,6 +2,7 @@
 //! [`Markup`] (XML); a lens a language, one folder or file each.
 
 mod code;
+mod idioms;
 mod java;
 mod kotlin;
 mod markup;
@@ -11,6 +12,7 @@ mod tree;
 #[cfg(test)]
 mod tests;
 
+pub use idioms::{Handed, Idioms, Scope, Subject, TextStep};
 pub use markup::{Attribute, Element, ElementId, Markup};
 pub use tree::{
     Annotation, Arg, Arm, Call, Class, ClassKind, Function, Id, Import, Kind, Member, Node, Parameter, Piece,

@@ -1,6 +1,7 @@
 //! The common tree: what every language's lens lowers its own syntax to. Recoverers and `values`
 //! see only this, so that neither knows a parser or a grammar.
 
+use super::Idioms;
 use crate::model::Span;
 use smol_str::SmolStr;
 
@@ -16,6 +17,8 @@ pub struct Tree {
     pub package: SmolStr,
     /// Imports in order.
     pub imports: Vec<Import>,
+    /// What its language's own library does.
+    pub idioms: &'static Idioms,
     /// Top-level declarations and statements.
     pub items: Vec<Id>,
 }
@@ -285,6 +288,11 @@ pub struct TypeName {
 }
 
 impl Tree {
+    /// An empty tree of a language.
+    pub(super) fn of(idioms: &'static Idioms) -> Self {
+        Self { idioms, ..Self::default() }
+    }
+
     /// The node.
     #[must_use]
     pub fn node(&self, id: Id) -> &Node {

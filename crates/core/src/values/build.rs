@@ -1,7 +1,7 @@
 //! Values that are put together in steps: bundles, intents, requests, transactions.
 
 use super::{Def, Expr, Fuel, Ref, Values};
-use crate::syntax::{Call, Id, Kind};
+use crate::syntax::{Call, Handed, Id, Kind, Scope};
 use smol_str::SmolStr;
 
 /// How a value was put together.
@@ -155,7 +155,7 @@ impl<'p> Values<'p> {
 
     fn step_of_call(&self, at: &Expr, call: &Call, steps: &mut Vec<Step>) {
         let Some((name, _)) = self.tree(at.at).callee(call) else { return };
-        if matches!(name.as_str(), "apply" | "also" | "run" | "let") {
+        if self.tree(at.at).scope(call).is_some_and(|scope| scope.builds) {
             steps.extend(self.steps_inside(at, call));
         } else {
             let args = call.args.iter().map(|arg| at.with(arg.value)).collect();
@@ -172,7 +172,7 @@ impl<'p> Values<'p> {
         }) else {
             return Vec::new();
         };
-        let implicit = tree.callee(call).is_some_and(|(name, _)| matches!(name.as_str(), "apply" | "run"));
+        let implicit = tree.scope(call).is_some_and(|scope| scope.as_ == Handed::This);
         let subject = params.first().and_then(|&id| tree.parameter(id)).map_or("it", |p| p.name.as_str());
         let mut steps = Vec::new();
         let mut todo = vec![body];
@@ -212,7 +212,6 @@ impl<'p> Values<'p> {
 
     fn built_call(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Built {
         let tree = self.tree(expr.at);
-        let name = tree.callee(call).map(|(name, _)| name.as_str()).unwrap_or_default();
         let receiver = tree.receiver(call);
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(_)) => return Built::whole(expr),
@@ -225,19 +224,30 @@ impl<'p> Values<'p> {
             }
             _ => {}
         }
+        if let Some(scope) = tree.scope(call)
+            && let Some(of) = tree.subject(call, scope)
+        {
+            return self.built_scope(expr, call, scope, of, fuel);
+        }
         let Some(of) = receiver else { return Built::whole(expr) };
-        match name {
-            "apply" | "also" => self.built_with(&expr.with(of), fuel).then(self.steps_inside(expr, call)),
-            "let" | "run" => match call.args.last().map(|arg| self.kind(expr.with(arg.value).at)) {
-                Some(Kind::Lambda { body, .. }) => self.built_with(&expr.with(*body), fuel),
-                _ => Built::unknown(expr),
-            },
-            _ if self.is_type_name(of, expr) => Built::whole(expr),
-            _ => {
-                let mut steps = Vec::new();
-                self.step_of_call(expr, call, &mut steps);
-                self.built_with(&expr.with(of), fuel).then(steps)
-            }
+        if self.is_type_name(of, expr) {
+            return Built::whole(expr);
+        }
+        let mut steps = Vec::new();
+        self.step_of_call(expr, call, &mut steps);
+        self.built_with(&expr.with(of), fuel).then(steps)
+    }
+
+    /// A scope function gives back its subject with what its lambda did to it, or what the lambda
+    /// comes to.
+    fn built_scope(&self, expr: &Expr, call: &Call, scope: Scope, of: Id, fuel: &Fuel) -> Built {
+        if scope.gives_subject {
+            let steps = if scope.builds { self.steps_inside(expr, call) } else { Vec::new() };
+            return self.built_with(&expr.with(of), fuel).then(steps);
+        }
+        match call.args.last().map(|arg| self.kind(expr.with(arg.value).at)) {
+            Some(Kind::Lambda { body, .. }) => self.built_with(&expr.with(*body), fuel),
+            _ => Built::unknown(expr),
         }
     }
 

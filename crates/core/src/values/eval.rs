@@ -3,7 +3,7 @@
 use super::text::{Hole, Shape};
 use super::{Def, Expr, Fuel, Ref, Values};
 use crate::model::Form;
-use crate::syntax::{Call, Id, Kind, Member, Piece, Variable};
+use crate::syntax::{Call, Id, Kind, Member, Piece, Scope, TextStep, Variable};
 use smol_str::SmolStr;
 
 /// One value that an expression may have.
@@ -318,7 +318,7 @@ impl<'p> Values<'p> {
     fn lazy_body(&self, here: &Expr, delegate: Id) -> Option<Id> {
         let tree = self.tree(here.at);
         let call = tree.call(delegate)?;
-        (tree.callee(call)?.0 == "lazy").then_some(())?;
+        tree.idioms.lazy.contains(&tree.callee(call)?.0.as_str()).then_some(())?;
         match tree.kind(call.args.last()?.value) {
             Kind::Lambda { body, .. } => Some(*body),
             _ => None,
@@ -390,39 +390,49 @@ impl<'p> Values<'p> {
         let (name, _) = tree.callee(call)?;
         let receiver = tree.receiver(call).map(|of| expr.with(of));
         let first = call.args.first().map(|arg| expr.with(arg.value));
-        match (name.as_str(), receiver, first) {
-            ("toUri" | "toString" | "trim" | "also" | "apply" | "orEmpty", Some(of), _) => {
-                Some(self.eval_with(&of, fuel))
-            }
-            ("parse" | "requireNotNull" | "checkNotNull" | "create" | "valueOf", _, Some(arg)) => {
+        if let Some(scope) = tree.scope(call) {
+            return self.eval_scope(expr, call, scope, fuel);
+        }
+        let asserts = tree.idioms.asserts.contains(&name.as_str()).then_some(TextStep::Argument);
+        match (asserts.or_else(|| self.text_step(expr.at, name))?, receiver, first) {
+            (TextStep::Receiver, Some(of), _) => Some(self.eval_with(&of, fuel)),
+            (TextStep::Argument, _, Some(arg)) => {
                 let values = self.eval_with(&arg, fuel);
                 values
                     .iter()
                     .all(|v| v.shape().is_some() || matches!(v.datum, Datum::Parameter(_)))
                     .then_some(values)
             }
-            ("format", Some(of), Some(arg)) => {
+            (TextStep::Format, Some(of), Some(arg)) => {
                 let (pattern, rest) = match self.plain_of(&of, fuel) {
                     Some(_) => (of, &call.args[..]),
                     None => (arg, &call.args[1..]),
                 };
                 Some(self.formatted(&pattern, rest, fuel))
             }
-            ("plus", Some(of), Some(arg)) => {
+            (TextStep::Join, Some(of), Some(arg)) => {
                 let ways = combine(&self.shapes(&of, fuel), &self.shapes(&arg, fuel));
                 Some(ways.into_iter().map(|shape| self.text_value(shape)).collect())
             }
-            ("replace", Some(of), Some(from)) => {
+            (TextStep::Replace, Some(of), Some(from)) => {
                 let from = self.plain_of(&from, fuel)?;
                 let to = expr.with(call.args.get(1)?.value);
                 let to = self.shapes(&to, fuel).into_iter().next()?;
                 let ways = self.shapes(&of, fuel).into_iter().map(|shape| shape.replaced(&from, &to));
                 Some(ways.map(|shape| self.text_value(shape)).collect())
             }
-            ("let" | "run", Some(_), Some(lambda)) => match self.kind(lambda.at) {
-                Kind::Lambda { body, .. } => Some(self.eval_with(&lambda.with(*body), fuel)),
-                _ => None,
-            },
+            _ => None,
+        }
+    }
+
+    /// A scope function gives back its subject, or what its lambda comes to.
+    fn eval_scope(&self, expr: &Expr, call: &Call, scope: Scope, fuel: &Fuel) -> Option<Vec<Value>> {
+        let tree = self.tree(expr.at);
+        if scope.gives_subject {
+            return tree.subject(call, scope).map(|of| self.eval_with(&expr.with(of), fuel));
+        }
+        match tree.kind(call.args.last()?.value) {
+            Kind::Lambda { body, .. } => Some(self.eval_with(&expr.with(*body), fuel)),
             _ => None,
         }
     }

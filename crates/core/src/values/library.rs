@@ -1,83 +1,100 @@
-//! What well-known members of the platforms hand back. By last name only, so nothing that an app
-//! is likely to name its own is in here; a declaration in the source always wins.
+//! What well-known members hand back: of the language, as its lens says, and of the platform, as its
+//! recoverers say. A declaration in the source always wins.
 
 use super::scope::property_of;
+use super::types::Type;
+use super::{Ref, Values};
+use crate::source::Language;
+use crate::syntax::TextStep;
 
-const TYPES: &[(&str, &str)] = &[
-    ("activity", "Activity"),
-    ("arguments", "Bundle"),
-    ("beginTransaction", "FragmentTransaction"),
-    ("bundleOf", "Bundle"),
-    ("childFragmentManager", "FragmentManager"),
-    ("contains", "Boolean"),
-    ("createNavigateOnClickListener", "OnClickListener"),
-    ("currentBackStackEntry", "NavBackStackEntry"),
-    ("endsWith", "Boolean"),
-    ("extras", "Bundle"),
-    ("findNavController", "NavController"),
-    ("format", "String"),
-    ("fragmentManager", "FragmentManager"),
-    ("fromUri", "NavDeepLinkRequest.Builder"),
-    ("getBackStackEntry", "NavBackStackEntry"),
-    ("intent", "Intent"),
-    ("isEmpty", "Boolean"),
-    ("isNotEmpty", "Boolean"),
-    ("joinToString", "String"),
-    ("lowercase", "String"),
-    ("navController", "NavController"),
-    ("orEmpty", "String"),
-    ("parentFragmentManager", "FragmentManager"),
-    ("previousBackStackEntry", "NavBackStackEntry"),
-    ("rememberNavController", "NavHostController"),
-    ("replace", "String"),
-    ("requireActivity", "Activity"),
-    ("requireArguments", "Bundle"),
-    ("savedStateHandle", "SavedStateHandle"),
-    ("startsWith", "Boolean"),
-    ("substring", "String"),
-    ("supportFragmentManager", "FragmentManager"),
-    ("toBoolean", "Boolean"),
-    ("toBundle", "Bundle"),
-    ("toDouble", "Double"),
-    ("toFloat", "Float"),
-    ("toInt", "Int"),
-    ("toIntOrNull", "Int"),
-    ("toLong", "Long"),
-    ("toLongOrNull", "Long"),
-    ("toString", "String"),
-    ("toUri", "Uri"),
-    ("trim", "String"),
-    ("uppercase", "String"),
-    ("valueOf", "String"),
-];
-
-/// The type that a member of this name has or hands back.
-pub(super) fn type_of(name: &str) -> Option<&'static str> {
-    let find = |name: &str| TYPES.binary_search_by(|(known, _)| (*known).cmp(name)).ok().map(|i| TYPES[i].1);
-    find(name).or_else(|| property_of(name).and_then(|property| find(&property)))
+/// What a platform's own classes do, told by its recoverers.
+#[derive(Debug)]
+pub struct Library {
+    /// The languages that its apps are written in.
+    pub speaks: fn(Language) -> bool,
+    /// What members give, sorted by name; `?` after what may be null. By last name only, so nothing
+    /// that an app is likely to name its own is in here.
+    pub members: &'static [(&'static str, &'static str)],
+    /// Static functions: their class, their name, what they give.
+    pub factories: &'static [(&'static str, &'static str, &'static str)],
+    /// Functions that keep text.
+    pub texts: &'static [(&'static str, TextStep)],
+    /// Types of which one never stands for another.
+    pub plain: &'static [&'static str],
 }
 
-/// Whether what it hands back may be null.
-pub(super) fn may_be_null(name: &str) -> bool {
-    matches!(
-        name,
-        "toIntOrNull"
-            | "toLongOrNull"
-            | "getArguments"
-            | "arguments"
-            | "getCurrentBackStackEntry"
-            | "getPreviousBackStackEntry"
-    )
+impl<'p> Values<'p> {
+    /// The platform libraries that code in a file may use.
+    fn libraries(&self, at: Ref) -> impl Iterator<Item = &'static Library> + use<'p> {
+        let language = self.program.source(at.file).language;
+        self.program.libraries().iter().filter(move |library| (library.speaks)(language))
+    }
+
+    /// The type that a member of this name has or hands back.
+    pub(super) fn library_type(&self, at: Ref, name: &str) -> Option<Type> {
+        self.member_type(at, name).or_else(|| {
+            let ty = self.member_type(at, &property_of(name)?)?;
+            Some(Type { nullable: false, ..ty })
+        })
+    }
+
+    fn member_type(&self, at: Ref, name: &str) -> Option<Type> {
+        let own = find(self.tree(at).idioms.members, name);
+        let ty = own.or_else(|| self.libraries(at).find_map(|library| find(library.members, name)))?;
+        Some(Type { nullable: ty.ends_with('?'), ..Type::plain(ty.trim_end_matches('?')) })
+    }
+
+    /// What a static function of the platform gives.
+    pub(super) fn factory_type(&self, at: Ref, class: &str, name: &str) -> Option<Type> {
+        let made = self.libraries(at).flat_map(|library| library.factories);
+        made.into_iter()
+            .find(|(of, known, _)| (*of, *known) == (class, name))
+            .map(|(_, _, ty)| Type::plain(ty))
+    }
+
+    /// What a function of the language or the platform does with text.
+    pub(super) fn text_step(&self, at: Ref, name: &str) -> Option<TextStep> {
+        let of_platform =
+            || self.libraries(at).flat_map(|library| library.texts).find(|(known, _)| *known == name);
+        self.tree(at).idioms.text_step(name).or_else(|| of_platform().map(|(_, step)| *step))
+    }
+
+    /// Whether two types are both known as plain ones and are not the same. Upper and lower case are
+    /// one: Java's `int` is Kotlin's `Int`.
+    pub(super) fn differ(&self, at: Ref, given: &str, wanted: &str) -> bool {
+        let plain = |name: &str| {
+            let own = self.tree(at).idioms.plain.iter();
+            own.chain(self.libraries(at).flat_map(|library| library.plain))
+                .find(|known| known.eq_ignore_ascii_case(name))
+        };
+        match (plain(given), plain(wanted)) {
+            (Some(given), Some(wanted)) => given != wanted,
+            _ => false,
+        }
+    }
+}
+
+fn find(members: &[(&str, &'static str)], name: &str) -> Option<&'static str> {
+    members.binary_search_by(|(known, _)| (*known).cmp(name)).ok().map(|i| members[i].1)
 }
 
 #[cfg(test)]
 mod tests {
-    use super::*;
+    use crate::recover::LIBRARIES;
+    use crate::source::from_texts;
+    use crate::syntax::parse;
 
+    /// They are searched by halving.
     #[test]
-    fn the_table_is_sorted_and_accessors_find_their_property() {
-        assert!(TYPES.is_sorted());
-        assert_eq!(type_of("getNavController"), Some("NavController"));
-        assert_eq!(type_of("getter"), None);
+    fn tables_of_members_are_sorted() {
+        for library in LIBRARIES {
+            assert!(library.members.is_sorted(), "{library:?}");
+        }
+        for path in ["A.kt", "A.java"] {
+            let sources = from_texts(vec![(path.to_owned(), String::new())]);
+            let parsed = parse(&sources.files[0]);
+            let idioms = parsed.body.code().expect("code").idioms;
+            assert!(!idioms.members.is_empty() && idioms.members.is_sorted(), "{path}");
+        }
     }
 }

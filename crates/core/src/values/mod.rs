@@ -20,6 +20,7 @@ mod tests;
 
 pub use build::{Built, Step};
 pub use eval::{Datum, Value};
+pub use library::Library;
 pub use program::{Asked, Program, Ref};
 pub use scope::Def;
 pub use text::{Hole, Part, Shape};

@@ -1,5 +1,6 @@
 //! Every parsed file, and an index of what they declare and call.
 
+use super::Library;
 use crate::search::words as words_of;
 use crate::source::{Language, Resource, SourceFile, SourceTree};
 use crate::syntax::{Body, Class, Id, Kind, Markup, Tree};
@@ -23,6 +24,7 @@ pub struct Ref {
 pub struct Program<'s> {
     sources: &'s SourceTree,
     bodies: Vec<Option<Body>>,
+    libraries: &'static [Library],
     empty: Tree,
     index: Index,
     namespaces: Vec<Option<String>>,
@@ -60,9 +62,9 @@ struct Index {
 
 impl<'s> Program<'s> {
     /// Indexes parsed files; `bodies` runs parallel to the tree's files, `None` for those that were
-    /// not parsed.
+    /// not parsed. `libraries` says what the platforms' own classes do.
     #[must_use]
-    pub fn new(sources: &'s SourceTree, bodies: Vec<Option<Body>>) -> Self {
+    pub fn new(sources: &'s SourceTree, bodies: Vec<Option<Body>>, libraries: &'static [Library]) -> Self {
         let mut index = Index::default();
         for (file, body) in bodies.iter().enumerate() {
             if let Some(tree) = body.as_ref().and_then(Body::code) {
@@ -75,6 +77,7 @@ impl<'s> Program<'s> {
         Self {
             sources,
             bodies,
+            libraries,
             empty: Tree::default(),
             index,
             namespaces,
@@ -88,6 +91,12 @@ impl<'s> Program<'s> {
     #[must_use]
     pub fn into_bodies(self) -> Vec<Option<Body>> {
         self.bodies
+    }
+
+    /// What the platforms' own classes do.
+    #[must_use]
+    pub fn libraries(&self) -> &'static [Library] {
+        self.libraries
     }
 
     /// What was looked for so far.

@@ -1,7 +1,7 @@
 //! What a name means where it stands: locals, parameters, members, imports, packages.
 
 use super::{Expr, Fuel, Ref, Values};
-use crate::syntax::{Class, ClassKind, Id, Kind, TypeName};
+use crate::syntax::{Class, ClassKind, Handed, Id, Kind, TypeName};
 use smol_str::SmolStr;
 
 /// What a name means.
@@ -352,13 +352,8 @@ impl<'p> Values<'p> {
         let tree = self.tree(lambda.at);
         let outer = tree.node(lambda.at.id).parent?;
         let call = tree.call(outer)?;
-        match tree.callee(call)?.0.as_str() {
-            "apply" | "run" => tree.receiver(call).map(|of| lambda.with(of)),
-            "with" => {
-                call.args.first().filter(|arg| arg.value != lambda.at.id).map(|arg| lambda.with(arg.value))
-            }
-            _ => None,
-        }
+        let scope = tree.scope(call).filter(|scope| scope.as_ == Handed::This)?;
+        tree.subject(call, scope).map(|of| lambda.with(of))
     }
 
     /// What a scope function hands its lambda: `x` for `it`, or the named parameter, of `x.let { … }`.
@@ -369,8 +364,8 @@ impl<'p> Values<'p> {
             _ => tree.node(parameter.id).parent.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. }))?,
         };
         let call = tree.call(tree.node(lambda).parent?)?;
-        let scope = matches!(tree.callee(call)?.0.as_str(), "let" | "also" | "takeIf" | "takeUnless");
-        tree.receiver(call).filter(|_| scope)
+        let scope = tree.scope(call).filter(|scope| scope.as_ == Handed::Parameter)?;
+        tree.subject(call, scope)
     }
 
     /// What a loop function hands its lambda, one after the other: the entries of an enum, the elements
@@ -385,9 +380,7 @@ impl<'p> Values<'p> {
         let Some((call, of)) = call.and_then(|call| Some((call, tree.receiver(call)?))) else {
             return Vec::new();
         };
-        let loops = tree
-            .callee(call)
-            .is_some_and(|(name, _)| matches!(name.as_str(), "forEach" | "map" | "onEach" | "mapNotNull"));
+        let loops = tree.callee(call).is_some_and(|(name, _)| tree.idioms.loops.contains(&name.as_str()));
         if !loops {
             return Vec::new();
         }

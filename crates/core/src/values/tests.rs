@@ -15,7 +15,7 @@ fn shown(fixture: &str) -> String {
     }
     let sources = from_texts(files);
     let bodies = sources.files.iter().map(|file| Some(syntax::parse(file).body)).collect();
-    let program = Program::new(&sources, bodies);
+    let program = Program::new(&sources, bodies, crate::recover::LIBRARIES);
     let values = Values::new(&program);
     let lines = program.calls_named("show").iter().filter_map(|&at| {
         let call = values.tree(at).call(at.id)?;

@@ -1,9 +1,8 @@
 //! Types of expressions: what is declared, and what is plain from how a value is made.
 
-use super::library;
 use super::scope::property_of;
 use super::{Def, Expr, Fuel, Ref, Values};
-use crate::syntax::{ClassKind, Id, Kind, TypeName};
+use crate::syntax::{ClassKind, Id, Kind, Scope, TypeName};
 use smol_str::SmolStr;
 
 /// A type, as far as it is known.
@@ -18,7 +17,7 @@ pub struct Type {
 }
 
 impl Type {
-    fn plain(name: &str) -> Self {
+    pub(super) fn plain(name: &str) -> Self {
         Self { name: name.into(), class: None, nullable: false }
     }
 }
@@ -132,13 +131,10 @@ impl<'p> Values<'p> {
             }
             Some(Def::Functions(functions)) => self.type_of_function(*functions.first()?, fuel),
             Some(Def::It(lambda)) => self.type_of_handed(lambda, expr, fuel),
-            Some(Def::External(_)) => {
+            Some(Def::External(_)) | None => {
                 let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
-                library::type_of(name).map(Type::plain)
-            }
-            None => {
-                let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
-                library::type_of(name).map(Type::plain)
+                // A property is asked for where it is checked: what it says of null is its getter's.
+                self.library_type(expr.at, name).map(|ty| Type { nullable: false, ..ty })
             }
         }
     }
@@ -237,33 +233,53 @@ impl<'p> Values<'p> {
             _ => {}
         }
         let receiver = tree.receiver(call);
+        if let Some(scope) = tree.scope(call) {
+            return self.type_of_scope(expr, call, scope, fuel);
+        }
+        if let Some(ty) = receiver.and_then(|of| self.type_of_factory(expr, of, name)) {
+            return Some(ty);
+        }
         match (name.as_str(), receiver) {
-            ("apply" | "also", Some(of)) => return self.type_of_with(&expr.with(of), fuel),
             ("get", Some(_)) if !call.types.is_empty() => {
                 return self.named_type(expr.at, &call.types[0]).map(|ty| Type { nullable: true, ..ty });
             }
-            ("parse", Some(of)) if tree.last_name(of).is_some_and(|(name, _)| name == "Uri") => {
-                return Some(Type::plain("Uri"));
-            }
-            ("checkNotNull" | "requireNotNull", None) => {
+            _ if tree.idioms.asserts.contains(&name.as_str()) => {
                 let ty = self.type_of_with(&expr.with(call.args.first()?.value), fuel)?;
                 return Some(Type { nullable: false, ..ty });
             }
-            ("let" | "run" | "with", _) => {
-                let Kind::Lambda { body, .. } = self.kind(expr.with(call.args.last()?.value).at) else {
-                    return None;
-                };
-                return self.type_of_with(&expr.with(*body), fuel);
-            }
             _ => {}
         }
-        if let Some(ty) = library::type_of(name) {
-            let nullable = library::may_be_null(name);
-            return Some(Type { nullable, ..Type::plain(ty) });
+        if let Some(ty) = self.library_type(expr.at, name) {
+            return Some(ty);
         }
         // `new X(…)` of the platform, or Kotlin's call of a capitalised name.
         let made = call.new || (receiver.is_none() && name.starts_with(char::is_uppercase));
         made.then(|| Type::plain(name))
+    }
+
+    fn type_of_factory(&self, expr: &Expr, of: Id, name: &str) -> Option<Type> {
+        let (class, _) = self.tree(expr.at).last_name(of)?;
+        self.factory_type(expr.at, class, name)
+    }
+
+    /// A scope function gives back its subject, or what its lambda comes to.
+    fn type_of_scope(
+        &self,
+        expr: &Expr,
+        call: &crate::syntax::Call,
+        scope: Scope,
+        fuel: &Fuel,
+    ) -> Option<Type> {
+        let given = if scope.gives_subject {
+            self.tree(expr.at).subject(call, scope)?
+        } else {
+            match self.kind(expr.with(call.args.last()?.value).at) {
+                Kind::Lambda { body, .. } => *body,
+                _ => return None,
+            }
+        };
+        let ty = self.type_of_with(&expr.with(given), fuel)?;
+        Some(Type { nullable: ty.nullable || (scope.gives_subject && !scope.builds), ..ty })
     }
 
     /// The values that a body hands back, inner functions and lambdas left out.

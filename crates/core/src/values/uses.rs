@@ -10,18 +10,6 @@ const MAX_WRAPPERS: usize = 12;
 /// A call whose receiver is not known means no more functions than this.
 const MAX_CALLEES: usize = 8;
 
-/// Types of which one never stands for another.
-const PLAIN: &[&str] =
-    &["Boolean", "Bundle", "Double", "Float", "Int", "Intent", "Long", "NavDirections", "String", "Uri"];
-
-fn differ(given: &str, wanted: &str) -> bool {
-    let plain = |name: &str| PLAIN.iter().find(|known| known.eq_ignore_ascii_case(name)).copied();
-    match (plain(given), plain(wanted)) {
-        (Some(given), Some(wanted)) => given != wanted,
-        _ => false,
-    }
-}
-
 impl<'p> Values<'p> {
     /// The calls of a function, and the references to it.
     #[must_use]
@@ -155,7 +143,8 @@ impl<'p> Values<'p> {
             };
             let Some(parameter) = parameter else { return arg.name.is_none() && many };
             let Some(wanted) = parameter.ty.as_ref().filter(|ty| !ty.name.is_empty()) else { return true };
-            self.type_of(&at.with(arg.value)).is_none_or(|given| !differ(&given.name, wanted.simple()))
+            self.type_of(&at.with(arg.value))
+                .is_none_or(|given| !self.differ(at.at, &given.name, wanted.simple()))
         })
     }
 

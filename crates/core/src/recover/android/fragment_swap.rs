@@ -164,9 +164,7 @@ fn steps_around(expr: &Expr, call: &Call, values: &Values<'_>) -> Vec<String> {
     // A scope function opened on the transaction: what stands beside the call in its lambda.
     for id in tree.ancestors(expr.at.id) {
         if let Some(scope) = tree.call(id)
-            && tree
-                .callee(scope)
-                .is_some_and(|(name, _)| matches!(name.as_str(), "apply" | "also" | "run" | "let" | "with"))
+            && tree.scope(scope).is_some_and(|scope| scope.builds)
         {
             names.extend(
                 values

@@ -8,6 +8,7 @@ pub(super) mod activity_intent;
 pub(super) mod compose;
 pub(super) mod fragment_graph;
 pub(super) mod fragment_swap;
+pub(super) mod library;
 pub(super) mod screens;
 pub(super) mod voyager;
 

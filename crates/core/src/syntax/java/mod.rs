@@ -2,6 +2,7 @@
 
 mod declarations;
 mod expressions;
+mod idioms;
 
 use super::code::{self, Lower, child, has, named};
 use super::{Body, Id, Import, Kind, Trouble};
@@ -15,7 +16,7 @@ pub(super) fn parse(text: &str) -> (Body, Option<Trouble>) {
     let Some(tree) = code::grammar_tree(&tree_sitter_java::LANGUAGE.into(), text) else {
         return (Body::Code(super::Tree::default()), Some((0, "could not be parsed".to_owned())));
     };
-    let mut lens = Java(Lower::new(text));
+    let mut lens = Java(Lower::new(text, &idioms::IDIOMS));
     lens.file(tree.root_node());
     let trouble = lens.0.trouble(code::errors(&tree).1);
     (Body::Code(lens.0.tree), trouble)

@@ -2,6 +2,7 @@
 
 mod declarations;
 mod expressions;
+mod idioms;
 mod misread;
 
 use super::code::{self, Lower, children, named, span};
@@ -32,7 +33,7 @@ pub(super) fn parse(text: &str) -> (Body, Option<Trouble>) {
 }
 
 fn lower(text: &str, tree: &tree_sitter::Tree, first_error: Option<u32>) -> (Body, Option<Trouble>) {
-    let mut lens = Kotlin(Lower::new(text));
+    let mut lens = Kotlin(Lower::new(text, &idioms::IDIOMS));
     lens.file(tree.root_node());
     let trouble = lens.0.trouble(first_error);
     (Body::Code(lens.0.tree), trouble)
