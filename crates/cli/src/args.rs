@@ -16,6 +16,9 @@ use std::path::PathBuf;
 pub(crate) struct Arguments {
     #[command(flatten)]
     pub(crate) color: Color,
+    /// Read the settings from this file, not from `fallow-lantern.toml` in the app's folder
+    #[arg(long, global = true, value_name = "FILE")]
+    pub(crate) settings: Option<PathBuf>,
     #[command(subcommand)]
     pub(crate) command: Command,
 }
@@ -69,6 +72,11 @@ pub(crate) enum Command {
         after_help = "Examples:\n  fallow-lantern calls path/to/app\n  fallow-lantern calls path/to/app --format json"
     )]
     Calls(Listing),
+    /// Say how one gets to a screen, who opens it with what, and where it leads
+    #[command(
+        after_help = "Examples:\n  fallow-lantern reach LoanFragment\n  fallow-lantern reach HomeFragment LoanFragment --in path/to/app\n  fallow-lantern reach loanFragment --format json"
+    )]
+    Reach(Reach),
     /// List the rules, or explain one
     #[command(
         after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown"
@@ -98,6 +106,21 @@ pub(crate) struct Scan {
 pub(crate) struct Listing {
     /// The app's folder
     #[arg(default_value = ".")]
+    pub(crate) path: PathBuf,
+    /// How to write the answer
+    #[arg(long, value_name = "FORMAT", default_value = "text")]
+    pub(crate) format: Format,
+}
+
+/// What `reach` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Reach {
+    /// The screen: its class or function, or a route that shows it
+    pub(crate) screen: String,
+    /// Say how one gets from the first screen to this one instead
+    pub(crate) to: Option<String>,
+    /// The app's folder
+    #[arg(long = "in", value_name = "PATH", default_value = ".")]
     pub(crate) path: PathBuf,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]

@@ -20,6 +20,8 @@ pub(crate) enum Failure {
     },
     /// A folder that is there already.
     Occupied(PathBuf),
+    /// Reading a file failed.
+    Read(PathBuf, io::Error),
     /// Writing a file failed.
     Write(PathBuf, io::Error),
     /// Writing the answer failed.
@@ -53,6 +55,7 @@ impl Failure {
             Self::Occupied(path) => {
                 format!("{} is there already, and not empty; name another folder", path.display())
             }
+            Self::Read(path, error) => format!("{} cannot be read: {error}", path.display()),
             Self::Write(path, error) => format!("{} cannot be written: {error}", path.display()),
             Self::Output(error) => format!("the answer cannot be written: {error}"),
         };

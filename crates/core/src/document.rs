@@ -118,6 +118,12 @@ fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model:
         name: screen.fact.name.clone(),
         kind: screen.fact.kind,
         platform: Platform::Android,
+        shows: screen
+            .hosts
+            .iter()
+            .flat_map(|&container| &graph.containers[container].starts)
+            .map(|&route| ids.routes[route].clone())
+            .collect(),
         at: graph.place(screen.fact.at),
     }
 }
@@ -146,6 +152,7 @@ fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Ro
         screen: route.screen.map(|screen| ids.screens[screen].clone()),
         parent: parent.map(|parent| ids.routes[parent].clone()),
         start: route.start,
+        entry: route.entry || route.fact.launcher || route.fact.from_outside,
         parameters: parameters.collect(),
         deep_links: route.fact.deep_links.iter().map(|(pattern, _)| pattern.clone()).collect(),
         at: graph.place(route.fact.at),

@@ -1,3 +1,4 @@
+use crate::SettingsError;
 use std::path::PathBuf;
 
 /// Why a scan could not be made at all. A single bad file is no error: it is listed as skipped.
@@ -18,7 +19,19 @@ pub enum Error {
         /// What the system said.
         source: std::io::Error,
     },
+    /// The settings have a slip in them.
+    #[error("{}:{}:{}: {}{}", .path.display(), .slip.at.0, .slip.at.1, .slip.message, did_you_mean(&.slip.near))]
+    Settings {
+        /// The file.
+        path: PathBuf,
+        /// What is wrong in it.
+        slip: SettingsError,
+    },
     /// Nothing below the path is an app's source.
     #[error("{} holds no app that can be read: no build file, manifest or source of a known platform was found below it", .0.display())]
     NoApp(PathBuf),
+}
+
+fn did_you_mean(near: &[String]) -> String {
+    if near.is_empty() { String::new() } else { format!("; did you mean `{}`?", near.join("`, `")) }
 }

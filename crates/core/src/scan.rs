@@ -9,7 +9,8 @@ use crate::model::{Document, Skipped};
 use crate::recover::{Facts, LIBRARIES, STYLES, recover};
 use crate::rules;
 use crate::search::{Search, words};
-use crate::source::{SourceFile, SourceTree, discover};
+use crate::settings::{Named, Settings};
+use crate::source::{SourceFile, SourceTree, discover_without};
 use crate::syntax::{self, Body};
 use crate::values::{Asked, Program, Values};
 use crate::{Error, document};
@@ -17,7 +18,8 @@ use aho_corasick::AhoCorasick;
 use rayon::ThreadPoolBuilder;
 use rayon::prelude::*;
 use rustc_hash::FxHashSet;
-use std::path::Path;
+use std::path::{Path, PathBuf};
+use std::sync::atomic::{AtomicUsize, Ordering};
 
 /// What is looked for is named this many times over at the most.
 const MAX_ROUNDS: usize = 6;
@@ -31,12 +33,78 @@ pub struct Scan {
     pub sources: SourceTree,
 }
 
+/// How a scan is made.
+#[derive(Default)]
+pub struct Options<'o> {
+    /// What the team settled.
+    pub settings: Settings,
+    /// The settings' file, for slips that only show against the app.
+    pub settings_path: Option<PathBuf>,
+    /// Told of every step, from any thread.
+    pub watch: Option<&'o (dyn Fn(Progress) + Sync)>,
+}
+
+/// How far a scan is.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Progress {
+    /// What is being done.
+    pub stage: Stage,
+    /// How many are done.
+    pub done: usize,
+    /// Of how many, as far as is known by now.
+    pub of: usize,
+}
+
+/// What takes a scan's time.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Stage {
+    /// Files are found and read.
+    Find,
+    /// Files are parsed.
+    Parse,
+    /// Facts are recovered and linked.
+    Link,
+}
+
 /// Scans a folder. `label` is the root as it is shown.
 ///
 /// # Errors
 /// When the folder is not there, cannot be read, or holds no app.
 pub fn scan(root: &Path, label: &str) -> Result<Scan, Error> {
-    Ok(scan_sources(discover(root)?, label))
+    scan_with(root, label, &Options::default())
+}
+
+/// Scans a folder as it was settled.
+///
+/// # Errors
+/// As [`scan`]; and when the settings name a route that the app does not have.
+pub fn scan_with(root: &Path, label: &str, options: &Options<'_>) -> Result<Scan, Error> {
+    options.tell(Stage::Find, 0, 0);
+    let left_out: Vec<String> = options.settings.leave_out.iter().map(|path| path.name.clone()).collect();
+    let sources = discover_without(root, &left_out)?;
+    let scan = in_pool(|| run(sources, label, options));
+    let unknown = |entry: &&Named| {
+        !scan
+            .document
+            .routes
+            .iter()
+            .any(|route| route.name == entry.name || route.pattern.as_ref() == Some(&entry.name))
+    };
+    match options.settings.entries.iter().find(unknown) {
+        Some(entry) => {
+            let slip = entry.unknown("route", scan.document.routes.iter().map(|route| route.name.as_str()));
+            Err(Error::Settings { path: options.settings_path.clone().unwrap_or_default(), slip })
+        }
+        None => Ok(scan),
+    }
+}
+
+impl Options<'_> {
+    fn tell(&self, stage: Stage, done: usize, of: usize) {
+        if let Some(watch) = self.watch {
+            watch(Progress { stage, done, of });
+        }
+    }
 }
 
 /// Stack of each thread: deep nesting is bounded, and this is enough for the bound.
@@ -45,18 +113,23 @@ const STACK: usize = 64 * 1024 * 1024;
 /// Scans source that is in memory.
 #[must_use]
 pub fn scan_sources(sources: SourceTree, label: &str) -> Scan {
+    in_pool(|| run(sources, label, &Options::default()))
+}
+
+fn in_pool<T: Send>(work: impl FnOnce() -> T + Send) -> T {
     match ThreadPoolBuilder::new().stack_size(STACK).build() {
-        Ok(pool) => pool.install(|| run(sources, label)),
+        Ok(pool) => pool.install(work),
         // No threads to be had: the caller's own must do.
-        Err(_) => run(sources, label),
+        Err(_) => work(),
     }
 }
 
-fn run(mut sources: SourceTree, label: &str) -> Scan {
+fn run(mut sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
     let mut files = Files::new(&sources);
-    files.parse_first(&sources);
+    files.parse_first(&sources, options);
     let mut round = 0;
     let document = loop {
+        options.tell(Stage::Link, round, 0);
         let program = Program::new(&sources, std::mem::take(&mut files.bodies), LIBRARIES);
         let values = Values::new(&program);
         values.prepare();
@@ -64,12 +137,12 @@ fn run(mut sources: SourceTree, label: &str) -> Scan {
         graph.half_read = files.half_read(&sources);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {
-            complete(&mut graph, values);
+            complete(&mut graph, values, &options.settings);
             let findings = rules::judge(&graph);
             break document::write(&graph, &program, findings, label);
         }
         files.bodies = program.into_bodies();
-        files.parse(&more, &sources);
+        files.parse(&more, &sources, options);
         round += 1;
     };
     sources.skipped.extend(files.problems);
@@ -106,17 +179,23 @@ impl Files {
     }
 
     /// Markup, and code that holds a style's word.
-    fn parse_first(&mut self, sources: &SourceTree) {
+    fn parse_first(&mut self, sources: &SourceTree, options: &Options<'_>) {
         let words: Vec<&str> = STYLES.iter().flat_map(|style| style.words).copied().collect();
         let Ok(words) = AhoCorasick::new(words) else { return };
         let hit = |file: &SourceFile| !file.language.is_code() || words.is_match(file.text.as_str());
         let first: Vec<usize> =
             sources.files.par_iter().enumerate().filter(|(_, file)| hit(file)).map(|(i, _)| i).collect();
-        self.parse(&first, sources);
+        self.parse(&first, sources, options);
     }
 
-    fn parse(&mut self, files: &[usize], sources: &SourceTree) {
-        let parsed: Vec<_> = files.par_iter().map(|&i| (i, syntax::parse(&sources.files[i]))).collect();
+    fn parse(&mut self, files: &[usize], sources: &SourceTree, options: &Options<'_>) {
+        let done = AtomicUsize::new(0);
+        let parse = |&i: &usize| {
+            let parsed = syntax::parse(&sources.files[i]);
+            options.tell(Stage::Parse, done.fetch_add(1, Ordering::Relaxed) + 1, files.len());
+            (i, parsed)
+        };
+        let parsed: Vec<_> = files.par_iter().map(parse).collect();
         for (i, parsed) in parsed {
             self.tried[i] = true;
             if let Some(problem) = parsed.problem {

@@ -1,4 +1,4 @@
-use super::scan_folder;
+use super::Apps;
 use crate::args::Demo;
 use crate::format;
 use crate::look::Look;
@@ -8,14 +8,14 @@ use std::path::Path;
 
 static APPS: Dir<'_> = include_dir!("$CARGO_MANIFEST_DIR/../../demo");
 
-pub(super) fn run(args: &Demo) -> Result<Outcome, Failure> {
+pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     let folder = &args.folder;
     if std::fs::read_dir(folder).is_ok_and(|mut entries| entries.next().is_some()) || folder.is_file() {
         return Err(Failure::Occupied(folder.clone()));
     }
     write(&APPS, folder)?;
     let app = folder.join("android");
-    let scan = scan_folder(&app)?;
+    let scan = apps.scan(&app)?;
     let out = &mut anstream::stdout().lock();
     format::text::scan(&scan, Look::of_stdout(), out)?;
     next_steps(&app, out)?;

@@ -1,11 +1,11 @@
-use super::scan_folder;
+use super::Apps;
 use crate::args::{Format, Listing};
 use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
 
-pub(super) fn run(args: &Listing) -> Result<Outcome, Failure> {
-    let scan = scan_folder(&args.path)?;
+pub(super) fn run(args: &Listing, apps: &Apps) -> Result<Outcome, Failure> {
+    let scan = apps.scan(&args.path)?;
     let out = &mut anstream::stdout().lock();
     match args.format {
         Format::Text => format::tables::routes(&scan.document, Look::of_stdout(), out)?,

@@ -1,15 +1,15 @@
-use super::scan_folder;
+use super::Apps;
 use crate::args::{Format, Scan};
 use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
 
-pub(super) fn run(args: &Scan) -> Result<Outcome, Failure> {
-    let scan = scan_folder(&args.path)?;
+pub(super) fn run(args: &Scan, apps: &Apps) -> Result<Outcome, Failure> {
+    let scan = apps.scan(&args.path)?;
     let out = &mut anstream::stdout().lock();
     match args.format {
         Format::Text => format::text::scan(&scan, Look::of_stdout(), out)?,
-        Format::Json => format::json::scan(&scan.document, out)?,
+        Format::Json => format::json::whole(&scan.document, out)?,
     }
     let counts = scan.document.findings.iter().any(|finding| args.threshold.counts(finding.severity));
     Ok(if counts { Outcome::Findings } else { Outcome::Clean })

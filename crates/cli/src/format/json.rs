@@ -21,8 +21,8 @@ fn write(value: &impl Serialize, out: &mut dyn Write) -> io::Result<()> {
     writeln!(out)
 }
 
-/// The whole scan document.
-pub(crate) fn scan(document: &Document, out: &mut dyn Write) -> io::Result<()> {
+/// A whole document.
+pub(crate) fn whole(document: &impl Serialize, out: &mut dyn Write) -> io::Result<()> {
     write(document, out)
 }
 

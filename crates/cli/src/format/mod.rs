@@ -2,6 +2,7 @@
 
 pub(crate) mod json;
 mod plain;
+pub(crate) mod reach;
 pub(crate) mod rules;
 pub(crate) mod tables;
 pub(crate) mod text;

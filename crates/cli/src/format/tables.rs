@@ -67,7 +67,7 @@ fn ways(route: &Route, opened: usize) -> String {
     ways.join("\n")
 }
 
-fn parameter(parameter: &Parameter) -> String {
+pub(super) fn parameter(parameter: &Parameter) -> String {
     let mark = if parameter.required { "" } else { "?" };
     let ty = parameter.ty.as_deref().map(|ty| format!(": {ty}")).unwrap_or_default();
     plain(&format!("{}{mark}{ty}", parameter.name)).into_owned()
@@ -118,7 +118,7 @@ fn to(document: &Document, call: &Call) -> String {
     }
 }
 
-fn argument(argument: &Argument) -> String {
+pub(super) fn argument(argument: &Argument) -> String {
     let value = argument.value.as_deref().unwrap_or("?");
     let short: String = if value.chars().count() > 24 {
         value.chars().take(23).chain(['…']).collect()
@@ -135,7 +135,7 @@ pub(super) fn screen_name(document: &Document, id: Option<&String>) -> String {
 }
 
 /// The file's name and line; the folders are in the JSON.
-fn place(at: &Place) -> String {
+pub(super) fn place(at: &Place) -> String {
     let name = at.file.rsplit('/').next().unwrap_or(&at.file);
     plain(&format!("{name}:{}", at.line)).into_owned()
 }

@@ -156,7 +156,12 @@ fn counted(document: &Document) -> String {
     parts.collect::<Vec<_>>().join(", ")
 }
 
-fn write_finding(finding: &Finding, sources: &SourceTree, look: Look, out: &mut dyn Write) -> io::Result<()> {
+pub(super) fn write_finding(
+    finding: &Finding,
+    sources: &SourceTree,
+    look: Look,
+    out: &mut dyn Write,
+) -> io::Result<()> {
     let level = match finding.severity {
         Severity::Error => Level::ERROR,
         Severity::Warning => Level::WARNING,
@@ -202,7 +207,7 @@ fn snippet<'s>(
     Some(Snippet::source(line).line_start(at.line as usize).path(at.file.as_str()).annotation(annotation))
 }
 
-fn count(number: usize, what: &str) -> String {
+pub(super) fn count(number: usize, what: &str) -> String {
     let plural = if number == 1 { "" } else { "s" };
     format!("{number} {what}{plural}")
 }

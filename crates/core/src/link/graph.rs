@@ -46,6 +46,8 @@ pub struct Graph<'p> {
     pub class_names: FxHashMap<Ref, String>,
     /// Names that files which could not be read whole may declare.
     pub half_read: FxHashSet<String>,
+    /// The style that the app is moving to.
+    pub target: Option<Style>,
     /// Whether any way into the app is known.
     pub has_entries: bool,
     /// Resources that code mentions.
@@ -258,6 +260,7 @@ impl<'p> Graph<'p> {
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),
             class_names: FxHashMap::default(),
+            target: None,
             has_entries: false,
             used: Vec::new(),
             shown_by_markup: Vec::new(),

@@ -25,6 +25,7 @@ pub use nearest::nearest;
 pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 
 use crate::recover::Facts;
+use crate::settings::{Named, Settings};
 use crate::values::Values;
 
 /// Links the facts of all files. [`complete`] is to follow.
@@ -89,7 +90,13 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
 }
 
 /// Answers what only needs to be asked once everything is parsed: who uses what, and what is reached.
-pub fn complete(graph: &mut Graph<'_>, values: Values<'_>) {
+pub fn complete(graph: &mut Graph<'_>, values: Values<'_>, settings: &Settings) {
+    graph.target = settings.target;
+    for Named { name, .. } in &settings.entries {
+        let named =
+            |route: &&mut Route| route.fact.name == *name || route.fact.pattern.as_ref() == Some(name);
+        graph.routes.iter_mut().filter(named).for_each(|route| route.entry = true);
+    }
     constants::collect(graph, values);
     let elsewhere = values.program().words_of_unparsed(&constants::words(graph));
     constants::mark(graph, values, &elsewhere);

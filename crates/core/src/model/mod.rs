@@ -1,10 +1,12 @@
 //! What a scan says: the data that leaves the library, and nothing but data.
 
 mod place;
+mod reach;
 mod scan;
 mod words;
 
 pub use place::{Place, Span};
+pub use reach::{HandedBack, Onward, Opener, Reach, Step, Taker, WayIn};
 pub use scan::{
     Argument, Call, Document, Finding, Module, Parameter, Read, Related, ResultFact, Route, Screen, Skipped,
     StyleTotals, Target, Totals,

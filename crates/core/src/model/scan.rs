@@ -61,6 +61,8 @@ pub struct Screen {
     pub kind: ScreenKind,
     /// What it is for.
     pub platform: Platform,
+    /// Ids of the routes that it shows first in the containers it hosts.
+    pub shows: Vec<String>,
     /// Its name in its declaration.
     pub at: Place,
 }
@@ -85,6 +87,8 @@ pub struct Route {
     pub parent: Option<String>,
     /// Whether it is what its graph shows first.
     pub start: bool,
+    /// Whether something outside of the app can open it: a launcher, a deep link, an entry of the settings.
+    pub entry: bool,
     /// What it takes.
     pub parameters: Vec<Parameter>,
     /// Addresses that open it from outside, with `{name}` for parameters.
@@ -269,4 +273,12 @@ pub struct StyleTotals {
     pub routes: usize,
     /// Calls written in it.
     pub calls: usize,
+}
+
+impl Route {
+    /// Whether a name means this route: its own, or its id.
+    #[must_use]
+    pub fn is_named(&self, name: &str) -> bool {
+        self.name == name || self.id == name || self.pattern.as_deref() == Some(name)
+    }
 }

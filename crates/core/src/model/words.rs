@@ -68,6 +68,21 @@ words! {
     }
 }
 
+impl Style {
+    /// What apps in this style are built for.
+    #[must_use]
+    pub fn platform(self) -> Platform {
+        match self {
+            Self::ComposeString
+            | Self::ComposeTyped
+            | Self::FragmentGraph
+            | Self::ActivityIntent
+            | Self::FragmentSwap
+            | Self::Voyager => Platform::Android,
+        }
+    }
+}
+
 words! {
     /// What kind of UI a screen is.
     ScreenKind {

@@ -9,7 +9,7 @@ mod walk;
 pub use gradle::Build;
 pub use language::{Language, Resource};
 pub use text::Text;
-pub use walk::{discover, from_texts};
+pub use walk::{discover, discover_without, from_texts};
 
 use crate::model::Skipped;
 

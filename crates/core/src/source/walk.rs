@@ -6,6 +6,7 @@ use super::language::is_test_source;
 use super::{Language, ModuleInfo, SourceFile, SourceTree, Text};
 use crate::Error;
 use crate::model::Skipped;
+use ignore::gitignore::{Gitignore, GitignoreBuilder};
 use ignore::{DirEntry, WalkBuilder};
 use rayon::prelude::*;
 use std::path::{Path, PathBuf};
@@ -20,6 +21,14 @@ const MAX_LINE: usize = 50_000;
 /// # Errors
 /// When the root is not a readable folder, or holds nothing that is an app's source.
 pub fn discover(root: &Path) -> Result<SourceTree, Error> {
+    discover_without(root, &[])
+}
+
+/// As [`discover`], without the paths that some patterns match, written as in an ignore file.
+///
+/// # Errors
+/// As [`discover`].
+pub fn discover_without(root: &Path, left_out: &[String]) -> Result<SourceTree, Error> {
     let kind = std::fs::metadata(root).map_err(|source| match source.kind() {
         std::io::ErrorKind::NotFound => Error::NoSuchPath(root.to_owned()),
         _ => Error::Unreadable { path: root.to_owned(), source },
@@ -29,7 +38,7 @@ pub fn discover(root: &Path) -> Result<SourceTree, Error> {
     }
     std::fs::read_dir(root).map_err(|source| Error::Unreadable { path: root.to_owned(), source })?;
 
-    let mut found = list(root);
+    let mut found = list(root, &matcher(root, left_out));
     found.sources.sort_by(|a, b| a.0.cmp(&b.0));
     let read: Vec<_> = found.sources.par_iter().map(|(path, language)| read(root, path, *language)).collect();
     let mut files = Vec::new();
@@ -80,9 +89,25 @@ struct Found {
     skipped: Vec<Skipped>,
 }
 
-fn list(root: &Path) -> Found {
+/// What is left out. A pattern that is none matches nothing.
+fn matcher(root: &Path, left_out: &[String]) -> Gitignore {
+    let mut builder = GitignoreBuilder::new(root);
+    for pattern in left_out {
+        let _ = builder.add_line(None, pattern);
+    }
+    builder.build().unwrap_or_else(|_| Gitignore::empty())
+}
+
+fn list(root: &Path, left_out: &Gitignore) -> Found {
     let mut found = Found::default();
-    let walk = WalkBuilder::new(root).require_git(false).follow_links(false).filter_entry(wanted).build();
+    let kept = {
+        let left_out = left_out.clone();
+        move |entry: &DirEntry| {
+            let folder = entry.file_type().is_some_and(|kind| kind.is_dir());
+            wanted(entry) && !left_out.matched(entry.path(), folder).is_ignore()
+        }
+    };
+    let walk = WalkBuilder::new(root).require_git(false).follow_links(false).filter_entry(kept).build();
     for entry in walk {
         match entry {
             Ok(entry) => note(root, &entry, &mut found),
