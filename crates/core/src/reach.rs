@@ -3,7 +3,7 @@
 use crate::model::{
     Call, HandedBack, Onward, Opener, Reach, ResultFact, ResultSide, Route, Screen, Step, Taker, WayIn,
 };
-use crate::network::{Network, Way, What};
+use crate::network::{Network, Way, Ways, What};
 
 /// All that is known of a place; the ways to it start at `from`, or at every entry.
 #[must_use]
@@ -45,7 +45,7 @@ fn ways(network: &Network<'_>, place: usize, from: Option<usize>) -> Vec<WayIn> 
     let mut found: Vec<WayIn> = starts
         .into_iter()
         .filter_map(|start| {
-            let way = network.ways_from(start).to(place)?;
+            let way = walk(network, start, from.is_some()).to(place)?;
             Some(way_in(network, start, &way, from.is_none()))
         })
         .collect();
@@ -54,6 +54,11 @@ fn ways(network: &Network<'_>, place: usize, from: Option<usize>) -> Vec<WayIn> 
     found.retain(|way| !way.steps.iter().rev().skip(1).any(|step| starts.contains(&step.to)));
     found.sort_by(|a, b| (a.steps.len(), &a.from).cmp(&(b.steps.len(), &b.from)));
     found
+}
+
+/// From an entry there is nothing around yet; from a screen there is.
+fn walk(network: &Network<'_>, start: usize, from_screen: bool) -> Ways {
+    if from_screen { network.ways_of_user(start) } else { network.ways_from(start) }
 }
 
 fn way_in(network: &Network<'_>, start: usize, way: &Way, by_entry: bool) -> WayIn {
@@ -108,7 +113,7 @@ fn why_not(network: &Network<'_>, place: usize, from: Option<usize>) -> String {
     let more = if more > 0 { format!(" and {more} more") } else { String::new() };
     let none = if callers.len() == 1 { "which cannot" } else { "none of which can" };
     let beyond = from.map_or_else(String::new, |from| {
-        let reached = network.ways_from(from).reached();
+        let reached = walk(network, from, true).reached();
         let plural = if reached == 1 { "" } else { "s" };
         format!("; {start} leads to {reached} other place{plural}")
     });

@@ -96,7 +96,7 @@ fn openers(openers: &[Opener], look: Look, out: &mut dyn Write) -> io::Result<()
     if openers.is_empty() {
         return writeln!(out, "  no call");
     }
-    let mut rows = table(&["from", "", "by", "form", "with", "at"], look);
+    let mut rows = table(&["from", "does", "by", "form", "with", "at"], look);
     for opener in openers {
         rows.add_row([
             names(&opener.from),
@@ -123,7 +123,7 @@ fn reads(reach: &Reach, look: Look, out: &mut dyn Write) -> io::Result<()> {
         return Ok(());
     }
     title("Reads", look, out)?;
-    let mut rows = table(&["name", "type", "", "at"], look);
+    let mut rows = table(&["name", "type", "value", "at"], look);
     for read in &reach.reads {
         rows.add_row([
             plain(&read.name).into_owned(),
@@ -167,7 +167,7 @@ fn onward(reach: &Reach, look: Look, out: &mut dyn Write) -> io::Result<()> {
     if reach.onward.is_empty() {
         return writeln!(out, "  nothing");
     }
-    let mut rows = table(&["to", "", "at"], look);
+    let mut rows = table(&["to", "by", "at"], look);
     for onward in &reach.onward {
         let verbs: Vec<&str> = onward.verbs.iter().map(|verb| verb.as_str()).collect();
         rows.add_row([

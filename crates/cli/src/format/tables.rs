@@ -78,7 +78,7 @@ pub(crate) fn calls(document: &Document, look: Look, out: &mut dyn Write) -> io:
     if document.calls.is_empty() {
         return writeln!(out, "No navigation calls found.");
     }
-    let mut rows = table(&["from", "", "to", "with", "by", "at"], look);
+    let mut rows = table(&["from", "does", "to", "with", "by", "at"], look);
     for call in &document.calls {
         rows.add_row([
             from(document, call),

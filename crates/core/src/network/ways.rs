@@ -1,6 +1,7 @@
 //! The shortest ways from one place to another.
 
-use super::Network;
+use super::{Hop, Network, What};
+use crate::model::ScreenKind;
 use std::collections::VecDeque;
 
 /// A way: hops, one after the other.
@@ -19,10 +20,24 @@ impl Network<'_> {
     /// The shortest ways from a place. Of several, the one whose hops stand first in the source.
     #[must_use]
     pub fn ways_from(&self, start: usize) -> Ways {
-        let mut ways = Ways { start, by: vec![None; self.places.len()], from: vec![None; self.places.len()] };
+        self.spread(start, |_| &[])
+    }
+
+    /// As [`Self::ways_from`], for somebody who stands there: the bars and menus of the screens around
+    /// a place are at hand in it.
+    #[must_use]
+    pub fn ways_of_user(&self, start: usize) -> Ways {
+        let hosts = self.hosts();
+        self.spread(start, |place| &hosts[place])
+    }
+
+    fn spread<'h>(&self, start: usize, around: impl Fn(usize) -> &'h [usize]) -> Ways {
+        let none = vec![None; self.places.len()];
+        let mut ways = Ways { start, by: none.clone(), from: none };
         let mut todo = VecDeque::from([start]);
         while let Some(at) = todo.pop_front() {
-            for &hop in &self.places[at].out {
+            let beside = around(at).iter().flat_map(|&host| &self.places[host].out);
+            for &hop in self.places[at].out.iter().chain(beside) {
                 let next = self.hops[hop].to;
                 if next != start && ways.by[next].is_none() {
                     ways.by[next] = Some(hop);
@@ -32,6 +47,29 @@ impl Network<'_> {
             }
         }
         ways
+    }
+
+    /// The screens around each place: those that show it inside themselves, or show what leads to it
+    /// without leaving them.
+    fn hosts(&self) -> Vec<Vec<usize>> {
+        let mut hosts = vec![Vec::new(); self.places.len()];
+        let inside = |at: usize| match self.places[at].what {
+            What::Screen(screen) => screen.kind != ScreenKind::Activity,
+            _ => false,
+        };
+        for (host, place) in self.places.iter().enumerate() {
+            let What::Screen(screen) = place.what else { continue };
+            let first = |hop: &&Hop| screen.shows.iter().any(|id| self.of_route(id) == Some(hop.to));
+            let shown = place.out.iter().map(|&hop| &self.hops[hop]);
+            let mut todo: Vec<usize> = shown.filter(first).map(|hop| hop.to).collect();
+            while let Some(at) = todo.pop() {
+                if at != host && inside(at) && !hosts[at].contains(&host) {
+                    hosts[at].push(host);
+                    todo.extend(self.places[at].out.iter().map(|&hop| self.hops[hop].to));
+                }
+            }
+        }
+        hosts
     }
 }
 
