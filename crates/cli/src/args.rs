@@ -77,6 +77,11 @@ pub(crate) enum Command {
         after_help = "Examples:\n  fallow-lantern reach LoanFragment\n  fallow-lantern reach HomeFragment LoanFragment --in path/to/app\n  fallow-lantern reach loanFragment --format json"
     )]
     Reach(Reach),
+    /// Draw the screens and the hops between them
+    #[command(
+        after_help = "Examples:\n  fallow-lantern map path/to/app --output map.svg\n  fallow-lantern map --around LoanFragment --depth 1 --output loan.png\n  fallow-lantern map --style compose-typed --format mermaid"
+    )]
+    Map(Map),
     /// List the rules, or explain one
     #[command(
         after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown"
@@ -125,6 +130,50 @@ pub(crate) struct Reach {
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
     pub(crate) format: Format,
+}
+
+/// What `map` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Map {
+    /// The app's folder
+    #[arg(default_value = ".")]
+    pub(crate) path: PathBuf,
+    /// How to draw it; by default what the output's name says, else SVG
+    #[arg(long, value_name = "FORMAT")]
+    pub(crate) format: Option<MapFormat>,
+    /// The file to write to, instead of standard output
+    #[arg(long, short, value_name = "FILE")]
+    pub(crate) output: Option<PathBuf>,
+    /// Draw only what is around a screen
+    #[arg(long, value_name = "SCREEN")]
+    pub(crate) around: Option<String>,
+    /// How many hops around it
+    #[arg(long, value_name = "HOPS", default_value_t = 2, requires = "around")]
+    pub(crate) depth: usize,
+    /// Draw only what is declared in a module
+    #[arg(long, value_name = "FOLDER")]
+    pub(crate) module: Option<String>,
+    /// Draw only what a style declares
+    #[arg(long, value_name = "STYLE")]
+    pub(crate) style: Option<String>,
+    /// Write at each arrow what its calls pass
+    #[arg(long)]
+    pub(crate) arguments: bool,
+}
+
+/// Formats of maps.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
+pub(crate) enum MapFormat {
+    /// A picture that scales
+    Svg,
+    /// A picture of pixels
+    Png,
+    /// A graph in the DOT language
+    Dot,
+    /// A Mermaid flowchart
+    Mermaid,
+    /// A graph in GraphML
+    Graphml,
 }
 
 /// What `rules` takes.

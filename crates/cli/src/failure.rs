@@ -20,6 +20,12 @@ pub(crate) enum Failure {
     },
     /// A folder that is there already.
     Occupied(PathBuf),
+    /// A file's name that tells no format.
+    NoFormat(PathBuf),
+    /// A picture on a terminal.
+    BinaryToTerminal,
+    /// A picture that cannot be drawn.
+    Picture(String),
     /// Reading a file failed.
     Read(PathBuf, io::Error),
     /// Writing a file failed.
@@ -55,6 +61,11 @@ impl Failure {
             Self::Occupied(path) => {
                 format!("{} is there already, and not empty; name another folder", path.display())
             }
+            Self::NoFormat(path) => {
+                format!("{} does not tell a format by its name; add --format", path.display())
+            }
+            Self::BinaryToTerminal => "a terminal shows no PNG; add --output FILE".to_owned(),
+            Self::Picture(error) => format!("the picture cannot be drawn: {error}"),
             Self::Read(path, error) => format!("{} cannot be read: {error}", path.display()),
             Self::Write(path, error) => format!("{} cannot be written: {error}", path.display()),
             Self::Output(error) => format!("the answer cannot be written: {error}"),

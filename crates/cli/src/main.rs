@@ -5,6 +5,7 @@ mod command;
 mod failure;
 mod format;
 mod look;
+mod output;
 mod progress;
 
 use args::Arguments;

@@ -11,6 +11,7 @@
 mod document;
 mod error;
 pub mod link;
+pub mod map;
 pub mod model;
 pub mod network;
 mod reach;

@@ -3,6 +3,7 @@
 mod apps;
 mod calls;
 mod demo;
+mod map;
 mod reach;
 mod routes;
 mod rules;
@@ -11,6 +12,8 @@ mod scan;
 use crate::args::{Arguments, Command};
 use crate::{Failure, Outcome};
 use apps::Apps;
+use fallow_lantern_core::link::nearest;
+use fallow_lantern_core::model::Style;
 
 /// Runs what was asked for.
 pub(crate) fn run(arguments: &Arguments) -> Result<Outcome, Failure> {
@@ -20,7 +23,17 @@ pub(crate) fn run(arguments: &Arguments) -> Result<Outcome, Failure> {
         Command::Routes(args) => routes::run(args, &apps),
         Command::Calls(args) => calls::run(args, &apps),
         Command::Reach(args) => reach::run(args, &apps),
+        Command::Map(args) => map::run(args, &apps),
         Command::Rules(args) => rules::run(args),
         Command::Demo(args) => demo::run(args, &apps),
     }
+}
+
+/// The style of a name.
+fn style(name: &str) -> Result<Style, Failure> {
+    let unknown = || {
+        let near = nearest(name, Style::ALL.iter().map(|style| style.as_str()));
+        Failure::Unknown { what: "style", given: name.to_owned(), near }
+    };
+    Style::ALL.iter().copied().find(|style| style.as_str() == name).ok_or_else(unknown)
 }

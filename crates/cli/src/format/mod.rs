@@ -1,6 +1,7 @@
 //! One file an output format. Each is pure: data and a look in, bytes out.
 
 pub(crate) mod json;
+pub(crate) mod map;
 mod plain;
 pub(crate) mod reach;
 pub(crate) mod rules;

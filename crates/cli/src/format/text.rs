@@ -6,7 +6,7 @@ use super::tables::{screen_name, table, write_table};
 use crate::look::Look;
 use annotate_snippets::{AnnotationKind, Group, Level, Renderer, Snippet, renderer::DecorStyle};
 use fallow_lantern_core::Scan;
-use fallow_lantern_core::model::{CallStatus, Document, Finding, Module, Place, Severity};
+use fallow_lantern_core::model::{CallStatus, Document, Finding, Place, Severity};
 use fallow_lantern_core::rules::RULES;
 use fallow_lantern_core::source::SourceTree;
 use std::io::{self, Write};
@@ -49,7 +49,7 @@ fn overview(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<
     let mut rows = table(&["module", "platform", "style", "routes", "calls"], look);
     for module in &document.modules {
         for (i, style) in module.styles.iter().enumerate() {
-            let within = |at: &Place| owner(&document.modules, at) == Some(&module.path);
+            let within = |at: &Place| document.module_of(&at.file) == Some(&module.path);
             let routes =
                 document.routes.iter().filter(|route| route.style == *style && within(&route.at)).count();
             let calls = document.calls.iter().filter(|call| call.style == *style && within(&call.at)).count();
@@ -68,16 +68,6 @@ fn overview(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<
         }
     }
     write_table(&rows, out)
-}
-
-/// The module whose folder holds a place most closely.
-fn owner<'d>(modules: &'d [Module], at: &Place) -> Option<&'d String> {
-    let holds = |module: &&Module| module.path == "." || at.file.starts_with(&format!("{}/", module.path));
-    modules
-        .iter()
-        .filter(holds)
-        .map(|module| &module.path)
-        .max_by_key(|path| if *path == "." { 0 } else { path.len() })
 }
 
 fn starts(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<()> {

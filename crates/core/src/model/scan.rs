@@ -282,3 +282,14 @@ impl Route {
         self.name == name || self.id == name || self.pattern.as_deref() == Some(name)
     }
 }
+
+impl Document {
+    /// The module whose folder holds a file most closely.
+    #[must_use]
+    pub fn module_of(&self, file: &str) -> Option<&str> {
+        let holds =
+            |path: &&str| *path == "." || file.strip_prefix(*path).is_some_and(|rest| rest.starts_with('/'));
+        let paths = self.modules.iter().map(|module| module.path.as_str());
+        paths.filter(holds).max_by_key(|path| if *path == "." { 0 } else { path.len() })
+    }
+}
