@@ -77,11 +77,21 @@ pub(crate) enum Command {
         after_help = "Examples:\n  fallow-lantern reach LoanFragment\n  fallow-lantern reach HomeFragment LoanFragment --in path/to/app\n  fallow-lantern reach loanFragment --format json"
     )]
     Reach(Reach),
+    /// Compare two apps, or an app with the style it is moving to, and say what is missing
+    #[command(
+        after_help = "Examples:\n  fallow-lantern gaps old/app new/app\n  fallow-lantern gaps path/to/app --to compose-typed\n  fallow-lantern gaps old/app new/app --format markdown > gaps.md\n\nExit status: 0 no gaps, 1 gaps, 2 the job could not be done."
+    )]
+    Gaps(Gaps),
     /// Draw the screens and the hops between them
     #[command(
         after_help = "Examples:\n  fallow-lantern map path/to/app --output map.svg\n  fallow-lantern map --around LoanFragment --depth 1 --output loan.png\n  fallow-lantern map --style compose-typed --format mermaid"
     )]
     Map(Map),
+    /// Write everything into one page to look at and search, that asks nothing of the network
+    #[command(
+        after_help = "Examples:\n  fallow-lantern report path/to/app\n  fallow-lantern report path/to/app --to compose-typed --output barn.html\n  fallow-lantern report new/app --against old/app"
+    )]
+    Report(Report),
     /// List the rules, or explain one
     #[command(
         after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown"
@@ -132,6 +142,22 @@ pub(crate) struct Reach {
     pub(crate) format: Format,
 }
 
+/// What `gaps` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Gaps {
+    /// The old app's folder, or the one that is moving
+    pub(crate) old: PathBuf,
+    /// The new app's folder
+    #[arg(conflicts_with = "to")]
+    pub(crate) new: Option<PathBuf>,
+    /// The style that the app is moving to; by default the settings' target
+    #[arg(long, value_name = "STYLE")]
+    pub(crate) to: Option<String>,
+    /// How to write the answer
+    #[arg(long, value_name = "FORMAT", default_value = "text")]
+    pub(crate) format: PageFormat,
+}
+
 /// What `map` takes.
 #[derive(Debug, Args)]
 pub(crate) struct Map {
@@ -176,6 +202,23 @@ pub(crate) enum MapFormat {
     Graphml,
 }
 
+/// What `report` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Report {
+    /// The app's folder
+    #[arg(default_value = ".")]
+    pub(crate) path: PathBuf,
+    /// The file to write to
+    #[arg(long, short, value_name = "FILE", default_value = "report.html")]
+    pub(crate) output: PathBuf,
+    /// Say how far the app is on its way to a style; by default the settings' target
+    #[arg(long, value_name = "STYLE")]
+    pub(crate) to: Option<String>,
+    /// Say what this old app has and the app lacks
+    #[arg(long, value_name = "OLD", conflicts_with = "to")]
+    pub(crate) against: Option<PathBuf>,
+}
+
 /// What `rules` takes.
 #[derive(Debug, Args)]
 pub(crate) struct Rules {
@@ -183,7 +226,7 @@ pub(crate) struct Rules {
     pub(crate) rule: Option<String>,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
-    pub(crate) format: RuleFormat,
+    pub(crate) format: PageFormat,
 }
 
 /// What `demo` takes.
@@ -203,9 +246,9 @@ pub(crate) enum Format {
     Json,
 }
 
-/// Formats of rules.
+/// Formats of rules and gaps.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
-pub(crate) enum RuleFormat {
+pub(crate) enum PageFormat {
     /// For people
     Text,
     /// One JSON object

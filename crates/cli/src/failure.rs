@@ -20,6 +20,8 @@ pub(crate) enum Failure {
     },
     /// A folder that is there already.
     Occupied(PathBuf),
+    /// A comparison with nothing to compare to.
+    NothingToCompare,
     /// A file's name that tells no format.
     NoFormat(PathBuf),
     /// A picture on a terminal.
@@ -60,6 +62,9 @@ impl Failure {
             }
             Self::Occupied(path) => {
                 format!("{} is there already, and not empty; name another folder", path.display())
+            }
+            Self::NothingToCompare => {
+                "name the new app's folder, or the style it is moving to with --to".to_owned()
             }
             Self::NoFormat(path) => {
                 format!("{} does not tell a format by its name; add --format", path.display())

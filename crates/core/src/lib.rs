@@ -10,6 +10,7 @@
 
 mod document;
 mod error;
+pub mod gaps;
 pub mod link;
 pub mod map;
 pub mod model;

@@ -3,8 +3,10 @@
 mod apps;
 mod calls;
 mod demo;
+mod gaps;
 mod map;
 mod reach;
+mod report;
 mod routes;
 mod rules;
 mod scan;
@@ -23,7 +25,9 @@ pub(crate) fn run(arguments: &Arguments) -> Result<Outcome, Failure> {
         Command::Routes(args) => routes::run(args, &apps),
         Command::Calls(args) => calls::run(args, &apps),
         Command::Reach(args) => reach::run(args, &apps),
+        Command::Gaps(args) => gaps::run(args, &apps),
         Command::Map(args) => map::run(args, &apps),
+        Command::Report(args) => report::run(args, &apps),
         Command::Rules(args) => rules::run(args),
         Command::Demo(args) => demo::run(args, &apps),
     }

@@ -1,4 +1,4 @@
-use crate::args::{RuleFormat, Rules};
+use crate::args::{PageFormat, Rules};
 use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
@@ -22,10 +22,10 @@ pub(super) fn run(args: &Rules) -> Result<Outcome, Failure> {
         },
     };
     match (args.format, chosen.as_slice(), &args.rule) {
-        (RuleFormat::Text, [rule], Some(_)) => format::rules::explain(rule, look, out)?,
-        (RuleFormat::Text, rules, _) => format::rules::list(rules, look, out)?,
-        (RuleFormat::Json, rules, _) => format::json::rules(rules, out)?,
-        (RuleFormat::Markdown, rules, _) => {
+        (PageFormat::Text, [rule], Some(_)) => format::rules::explain(rule, look, out)?,
+        (PageFormat::Text, rules, _) => format::rules::list(rules, look, out)?,
+        (PageFormat::Json, rules, _) => format::json::rules(rules, out)?,
+        (PageFormat::Markdown, rules, _) => {
             for rule in rules {
                 out.write_all(rule.page().as_bytes())?;
             }

@@ -4,47 +4,66 @@ use super::groups::groups_around;
 use super::part::{file, module_of};
 use super::{Arrow, Map, Node, Shape};
 use crate::network::Network;
-use std::collections::BTreeMap;
+use std::collections::{BTreeMap, BTreeSet};
 
-/// More clusters than this are joined by what they have in common.
-const MOST_CLUSTERS: usize = 60;
+/// More clusters than this are joined.
+const MOST_CLUSTERS: usize = 48;
+/// So many arrows for each cluster are drawn, the busiest ones.
+const ARROWS_EACH: usize = 3;
+/// What is left when there are too many clusters.
+const REST: &str = "the rest";
 
 pub(super) fn clustered(network: &Network<'_>, places: &[usize], title: String) -> Map {
-    let keys: Vec<Vec<String>> = places.iter().map(|&place| key(network, place)).collect();
-    let depth = depth(&keys);
-    let mut index: BTreeMap<String, usize> = BTreeMap::new();
-    let names: Vec<String> = keys.iter().map(|key| key[..depth.min(key.len())].join(" › ")).collect();
-    for name in &names {
-        let next = index.len();
-        index.entry(name.clone()).or_insert(next);
-    }
-    // Numbered in the order of their names, whatever the order of places.
+    let names = names(network, places);
+    let mut index: BTreeMap<&str, usize> = names.iter().map(|name| (name.as_str(), 0)).collect();
     index.values_mut().enumerate().for_each(|(i, at)| *at = i);
     let mut nodes: Vec<Node> = index.keys().map(|name| cluster(name)).collect();
     let mut of_place = vec![None; network.places.len()];
-    let mut count = vec![0_usize; nodes.len()];
     for (&place, name) in places.iter().zip(&names) {
-        let Some(&at) = index.get(name) else { continue };
+        let Some(&at) = index.get(name.as_str()) else { continue };
         of_place[place] = Some(at);
-        count[at] += 1;
+        nodes[at].members.push(place);
         let one = super::node(network, place);
         nodes[at].entry |= one.entry;
         for (severity, number) in one.findings {
             *nodes[at].findings.entry(severity).or_default() += number;
         }
     }
-    for (node, count) in nodes.iter_mut().zip(count) {
+    for node in &mut nodes {
+        let count = node.members.len();
         let plural = if count == 1 { "" } else { "s" };
         node.detail = format!("{count} place{plural}");
     }
-    let arrows = arrows(network, &of_place);
-    Map {
-        title: format!("{title}, in {} clusters", nodes.len()),
-        nodes,
-        boxes: Vec::new(),
-        arrows,
-        clustered: true,
+    let mut arrows = arrows(network, &of_place);
+    let mut title = format!("{title}, in {} clusters", nodes.len());
+    let most = ARROWS_EACH * nodes.len();
+    if arrows.len() > most {
+        title += &format!(", the {most} busiest of {} ways between them", arrows.len());
+        arrows.sort_by_key(|arrow| std::cmp::Reverse(arrow.calls));
+        arrows.truncate(most);
+        arrows.sort_by_key(|arrow| (arrow.from, arrow.to));
     }
+    Map { title, nodes, boxes: Vec::new(), arrows, clustered: true }
+}
+
+/// The cluster of each place.
+fn names(network: &Network<'_>, places: &[usize]) -> Vec<String> {
+    let common = common(network, places);
+    let keys: Vec<Vec<String>> = places.iter().map(|&place| key(network, place, &common)).collect();
+    let depth = depth(&keys);
+    let names: Vec<String> = keys.iter().map(|key| key[..depth.min(key.len())].join(" › ")).collect();
+    let mut sizes: BTreeMap<&str, usize> = BTreeMap::new();
+    names.iter().for_each(|name| *sizes.entry(name).or_default() += 1);
+    if sizes.len() <= MOST_CLUSTERS {
+        return names;
+    }
+    let mut by_size: Vec<(&str, usize)> = sizes.into_iter().collect();
+    by_size.sort_by_key(|&(name, size)| (std::cmp::Reverse(size), name));
+    let kept: BTreeSet<&str> = by_size.into_iter().take(MOST_CLUSTERS - 1).map(|(name, _)| name).collect();
+    names
+        .iter()
+        .map(|name| if kept.contains(name.as_str()) { name.clone() } else { REST.to_owned() })
+        .collect()
 }
 
 fn arrows(network: &Network<'_>, of_place: &[Option<usize>]) -> Vec<Arrow> {
@@ -74,6 +93,7 @@ fn arrows(network: &Network<'_>, of_place: &[Option<usize>]) -> Vec<Arrow> {
 fn cluster(name: &str) -> Node {
     Node {
         place: None,
+        members: Vec::new(),
         name: name.to_owned(),
         shape: Shape::Cluster,
         detail: String::new(),
@@ -87,21 +107,41 @@ fn cluster(name: &str) -> Node {
     }
 }
 
-/// What a place belongs to, the widest first: its module, its graphs, its folders.
-pub(crate) fn key(network: &Network<'_>, place: usize) -> Vec<String> {
+/// What a place belongs to, the widest first: its module, its graphs, else its folders.
+fn key<'d>(network: &Network<'d>, place: usize, common: &Common<'d>) -> Vec<String> {
     let module = module_of(network, place).unwrap_or("elsewhere");
     let mut key = vec![module.to_owned()];
     let route = network.places[place].routes.first().map(|&route| &network.document.routes[route]);
-    let groups = route.map(|route| groups_around(network.document, route)).unwrap_or_default();
+    let groups = route.map(|route| groups_around(network, route)).unwrap_or_default();
     if groups.is_empty() {
-        let file = file(network, place).unwrap_or_default();
-        let inside = file.strip_prefix(module).unwrap_or(file).trim_start_matches('/');
-        let folders = inside.rsplit_once('/').map_or("", |(folders, _)| folders);
-        key.extend(folders.split('/').filter(|folder| !folder.is_empty()).map(str::to_owned));
+        let folders = folders(network, place);
+        let shared = common.get(module).copied().unwrap_or(0);
+        key.extend(folders.into_iter().skip(shared).map(str::to_owned));
     } else {
         key.extend(groups.iter().map(|group| group.name.clone()));
     }
     key
+}
+
+/// The folders of a place's file.
+fn folders<'d>(network: &Network<'d>, place: usize) -> Vec<&'d str> {
+    let file = file(network, place).unwrap_or_default();
+    file.rsplit_once('/').map_or_else(Vec::new, |(folders, _)| folders.split('/').collect())
+}
+
+/// How many folders all places of a module have in common.
+type Common<'d> = BTreeMap<&'d str, usize>;
+
+fn common<'d>(network: &Network<'d>, places: &[usize]) -> Common<'d> {
+    let mut shared: BTreeMap<&str, Vec<&str>> = BTreeMap::new();
+    for &place in places {
+        let Some(module) = module_of(network, place) else { continue };
+        let own = folders(network, place);
+        let known = shared.entry(module).or_insert_with(|| own.clone());
+        let same = known.iter().zip(&own).take_while(|(a, b)| a == b).count();
+        known.truncate(same);
+    }
+    shared.into_iter().map(|(module, folders)| (module, folders.len())).collect()
 }
 
 /// The deepest level that still makes few enough clusters.

@@ -2,7 +2,7 @@
 
 use super::Group;
 use super::part::module_of;
-use crate::model::{Document, Route};
+use crate::model::Route;
 use crate::network::Network;
 use rustc_hash::FxHashMap;
 
@@ -28,7 +28,7 @@ impl<'n, 'd> Boxes<'n, 'd> {
         let outer = module.map(|module| self.named(format!("module {module}"), module, "module", None));
         let routes = &self.network.places[place].routes;
         let first = routes.first().map(|&route| &self.network.document.routes[route]);
-        let groups = first.map(|route| groups_around(self.network.document, route)).unwrap_or_default();
+        let groups = first.map(|route| groups_around(self.network, route)).unwrap_or_default();
         groups.into_iter().fold(outer, |within, group| {
             let key = format!("{}{within:?}", group.id);
             Some(self.named(key, &group.name, "graph", within))
@@ -49,11 +49,12 @@ impl<'n, 'd> Boxes<'n, 'd> {
 }
 
 /// The groups around a route, outermost first.
-pub(super) fn groups_around<'d>(document: &'d Document, route: &Route) -> Vec<&'d Route> {
+pub(super) fn groups_around<'d>(network: &Network<'d>, route: &Route) -> Vec<&'d Route> {
+    let document = network.document;
     let mut groups = Vec::new();
     let mut parent = route.parent.as_deref();
     while let Some(id) = parent {
-        let Some(group) = document.routes.iter().find(|other| other.id == id) else { break };
+        let Some(group) = network.route_index(id).map(|at| &document.routes[at]) else { break };
         if groups.iter().any(|known: &&Route| known.id == group.id) {
             break;
         }

@@ -17,8 +17,10 @@ use crate::model::{RouteKind, ScreenKind, Severity, Verb};
 use crate::network::{Hop, Network, What};
 use std::collections::BTreeMap;
 
-/// More nodes than this are shown as clusters.
+/// More nodes than this are shown as clusters: nobody reads them, and their layout takes long.
 pub const MOST_NODES: usize = 180;
+/// More arrows than this as well.
+pub const MOST_ARROWS: usize = 420;
 
 /// What is to be drawn.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -40,6 +42,8 @@ pub struct Map {
 pub struct Node {
     /// The place in the network; none for a cluster.
     pub place: Option<usize>,
+    /// The places that a cluster stands for.
+    pub members: Vec<usize>,
     /// What it is called.
     pub name: String,
     /// What it is.
@@ -123,11 +127,18 @@ pub fn map(network: &Network<'_>, part: &Part) -> Result<Map, Vec<String>> {
     if places.len() > MOST_NODES {
         return Ok(cluster::clustered(network, &places, title));
     }
-    Ok(plain(network, &places, title))
+    let whole = plain(network, &places, title.clone());
+    Ok(if whole.arrows.len() > MOST_ARROWS { cluster::clustered(network, &places, title) } else { whole })
+}
+
+/// Only some places, each with its node; their neighbours are left out.
+#[must_use]
+pub fn map_of(network: &Network<'_>, places: &[usize], title: &str) -> Map {
+    plain(network, places, title.to_owned())
 }
 
 /// A node for each place.
-pub(crate) fn plain(network: &Network<'_>, places: &[usize], title: String) -> Map {
+fn plain(network: &Network<'_>, places: &[usize], title: String) -> Map {
     let mut boxes = groups::Boxes::new(network, places);
     let mut index = vec![None; network.places.len()];
     let mut nodes = Vec::new();
@@ -156,6 +167,7 @@ fn node(network: &Network<'_>, at: usize) -> Node {
     }
     Node {
         place: Some(at),
+        members: Vec::new(),
         name: place.name.to_owned(),
         shape: shape(network, at),
         detail: detail(network, at),

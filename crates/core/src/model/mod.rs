@@ -1,10 +1,12 @@
 //! What a scan says: the data that leaves the library, and nothing but data.
 
+mod gaps;
 mod place;
 mod reach;
 mod scan;
 mod words;
 
+pub use gaps::{By, Done, Gap, GapKind, Gaps, ModuleProgress, Move, Pair, Progress};
 pub use place::{Place, Span};
 pub use reach::{HandedBack, Onward, Opener, Reach, Step, Taker, WayIn};
 pub use scan::{

@@ -15,6 +15,7 @@ pub(super) fn network(document: &Document) -> Network<'_> {
         hops: Vec::new(),
         by_screen: FxHashMap::default(),
         by_route: FxHashMap::default(),
+        route_index: document.routes.iter().enumerate().map(|(i, route)| (route.id.as_str(), i)).collect(),
     };
     network.add_screens();
     network.add_routes();
@@ -123,7 +124,7 @@ impl<'d> Network<'d> {
     fn ends(&mut self, call: &'d Call, vain: &mut FxHashMap<&'d str, usize>) -> Vec<(usize, Option<usize>)> {
         let Some(target) = &call.target else { return Vec::new() };
         if call.status == CallStatus::Undeclared {
-            let name = target.value.as_deref().unwrap_or(&target.text);
+            let name = target.value.as_deref().unwrap_or(&target.text).trim_matches(['"', '\'']);
             let at = match vain.get(name) {
                 Some(&at) => at,
                 None => self.add(place(name, What::Undeclared)),
@@ -131,8 +132,7 @@ impl<'d> Network<'d> {
             vain.insert(name, at);
             return vec![(at, None)];
         }
-        let index = |id: &String| self.document.routes.iter().position(|route| route.id == *id);
-        target.routes.iter().filter_map(|id| Some((self.of_route(id)?, index(id)))).collect()
+        target.routes.iter().filter_map(|id| Some((self.of_route(id)?, self.route_index(id)))).collect()
     }
 
     /// Findings belong to the screens whose call they are at; else to what is declared last before

@@ -25,6 +25,7 @@ pub struct Network<'d> {
     pub hops: Vec<Hop>,
     by_screen: FxHashMap<&'d str, usize>,
     by_route: FxHashMap<&'d str, usize>,
+    route_index: FxHashMap<&'d str, usize>,
 }
 
 /// A screen with its routes, or what stands in its place.
@@ -113,6 +114,12 @@ impl<'d> Network<'d> {
     #[must_use]
     pub fn of_route(&self, id: &str) -> Option<usize> {
         self.by_route.get(id).copied()
+    }
+
+    /// The index of a route in the document.
+    #[must_use]
+    pub fn route_index(&self, id: &str) -> Option<usize> {
+        self.route_index.get(id).copied()
     }
 
     /// Calls that lead to a place.

@@ -17,4 +17,4 @@ pub(crate) use measure::node_size;
 pub(crate) use mermaid::mermaid;
 pub(crate) use palette::STYLE;
 pub(crate) use png::png;
-pub(crate) use svg::{Use, svg};
+pub(crate) use svg::{Use, legend_of, svg};

@@ -68,6 +68,23 @@ pub(crate) fn svg(map: &Map, drawing: &Drawing, arguments: bool, use_: Use) -> i
     canvas.finish()
 }
 
+/// A map's legend alone, for a page.
+pub(crate) fn legend_of(map: &Map) -> io::Result<String> {
+    let mut canvas = Canvas(Writer::new(Vec::new()));
+    let view = format!("0 0 {:.0} {:.0}", legend::width(map), legend::HEIGHT);
+    let attributes = [
+        ("xmlns", "http://www.w3.org/2000/svg".to_owned()),
+        ("class", "map".to_owned()),
+        ("viewBox", view),
+        ("role", "img".to_owned()),
+        ("aria-label", "What the forms mean".to_owned()),
+    ];
+    canvas.open("svg", &attributes)?;
+    legend::write(map, (0.0, 0.0), &mut canvas)?;
+    canvas.close("svg")?;
+    canvas.finish()
+}
+
 fn boxes(map: &Map, drawing: &Drawing, canvas: &mut Canvas) -> io::Result<()> {
     for (group, frame) in map.boxes.iter().zip(&drawing.boxes).filter(|(_, frame)| frame.width > 0.0) {
         let class = if group.within.is_some() { "box deep" } else { "box" };
