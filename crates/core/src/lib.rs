@@ -10,6 +10,8 @@
 
 mod document;
 mod error;
+#[cfg(test)]
+mod fixture;
 pub mod gaps;
 pub mod link;
 pub mod map;
@@ -27,5 +29,5 @@ pub mod values;
 
 pub use error::Error;
 pub use reach::reach;
-pub use scan::{Options, Progress, Scan, Stage, scan, scan_sources, scan_with};
+pub use scan::{Options, Progress, Scan, Stage, scan, scan_sources, scan_sources_with, scan_with};
 pub use settings::{Named, SETTINGS_FILE, Settings, SettingsError};

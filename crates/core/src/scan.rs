@@ -113,7 +113,14 @@ const STACK: usize = 64 * 1024 * 1024;
 /// Scans source that is in memory.
 #[must_use]
 pub fn scan_sources(sources: SourceTree, label: &str) -> Scan {
-    in_pool(|| run(sources, label, &Options::default()))
+    scan_sources_with(sources, label, &Options::default())
+}
+
+/// Scans source that is in memory, as it was settled. Paths that are left out are for those who find
+/// files; entries that name no route are passed over.
+#[must_use]
+pub fn scan_sources_with(sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
+    in_pool(|| run(sources, label, options))
 }
 
 fn in_pool<T: Send>(work: impl FnOnce() -> T + Send) -> T {

@@ -1,9 +1,15 @@
 use super::Apps;
 use crate::args::Demo;
 use crate::format;
+use crate::format::map as draw;
 use crate::look::Look;
 use crate::{Failure, Outcome};
+use fallow_lantern_core::map::{Part, layout, map, map_of};
+use fallow_lantern_core::model::{Gaps, Style};
+use fallow_lantern_core::network::Network;
+use fallow_lantern_core::{Scan, gaps, reach};
 use include_dir::{Dir, DirEntry, include_dir};
+use std::io::{self, Write};
 use std::path::Path;
 
 static APPS: Dir<'_> = include_dir!("$CARGO_MANIFEST_DIR/../../demo");
@@ -16,10 +22,54 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     write(&APPS, folder)?;
     let app = folder.join("android");
     let scan = apps.scan(&app)?;
-    let out = &mut anstream::stdout().lock();
-    format::text::scan(&scan, Look::of_stdout(), out)?;
+    let network = Network::new(&scan.document);
+    let gaps = gaps::toward(&scan.document, TARGET);
+    let (out, look) = (&mut anstream::stdout().lock(), Look::of_stdout());
+    format::text::scan(&scan, look, out)?;
+    heading("How one gets to a screen", &format!("reach {SCREEN} --in {}", app.display()), look, out)?;
+    if let Ok(place) = network.find(SCREEN) {
+        format::reach::reach(&reach(&network, place, None), &scan.sources, look, out)?;
+    }
+    heading("How far a move is", &format!("gaps {} --to {TARGET}", app.display()), look, out)?;
+    format::gaps::summary(&gaps, look, out)?;
+    let files = files(&scan, &network, &gaps)?;
+    heading("Files to open", &format!("map, report and gaps, written to {}", folder.display()), look, out)?;
+    for (name, what, bytes) in files {
+        let path = folder.join(name);
+        std::fs::write(&path, bytes).map_err(|error| Failure::Write(path.clone(), error))?;
+        writeln!(out, "  {:<32} {what}", path.display())?;
+    }
     next_steps(&app, out)?;
     Ok(Outcome::Clean)
+}
+
+/// The style that the demo's app is moving to, and the screen that is looked at.
+const TARGET: Style = Style::ComposeTyped;
+const SCREEN: &str = "LoanDetailFragment";
+
+fn heading(title: &str, command: &str, look: Look, out: &mut dyn Write) -> io::Result<()> {
+    let (strong, faint) = (look.strong(), look.faint());
+    writeln!(out, "\n{strong}== {title}{strong:#}  {faint}{command}{faint:#}\n")
+}
+
+type File = (&'static str, &'static str, Vec<u8>);
+
+fn files(scan: &Scan, network: &Network<'_>, gaps: &Gaps) -> Result<Vec<File>, Failure> {
+    let map = map(network, &Part::default()).unwrap_or_else(|_| map_of(network, &[], ""));
+    let drawing = layout(&map, draw::node_size);
+    let svg = draw::svg(&map, &drawing, false, draw::Use::Alone)?;
+    let mut markdown = Vec::new();
+    format::gaps::markdown(gaps, &mut markdown)?;
+    Ok(vec![
+        ("map.png", "the picture", draw::png(&svg)?),
+        ("map.svg", "the picture, to scale", svg.into_bytes()),
+        (
+            "report.html",
+            "everything in one page, for a browser",
+            format::report::page(scan, Some(gaps))?.into_bytes(),
+        ),
+        ("gaps.md", "what is left of the move, to tick off", markdown),
+    ])
 }
 
 fn write(dir: &Dir<'_>, folder: &Path) -> Result<(), Failure> {
@@ -41,17 +91,19 @@ fn write(dir: &Dir<'_>, folder: &Path) -> Result<(), Failure> {
     Ok(())
 }
 
-fn next_steps(app: &Path, out: &mut dyn std::io::Write) -> std::io::Result<()> {
+fn next_steps(app: &Path, out: &mut dyn Write) -> io::Result<()> {
     let app = app.display();
     writeln!(out, "\nThis is Borrowbarn, a lending library for tools, written to {app}.")?;
     writeln!(out, "Go on with:")?;
     for (command, what) in [
         (format!("routes {app}"), "every screen, what it takes, how often it is opened"),
         (format!("calls {app}"), "every navigation call, from where to where, with what"),
+        (format!("reach ShelfFragment EntryScreen --in {app}"), "the way from one screen to another"),
+        (format!("map {app} --around itemDetail --output item.png"), "a part of the picture"),
         (format!("scan {app} --format json"), "all of it for other programs"),
         ("rules out-of-scope-route".to_owned(), "why one of the errors above matters"),
     ] {
-        writeln!(out, "  fallow-lantern {command:<44} {what}")?;
+        writeln!(out, "  fallow-lantern {command:<58} {what}")?;
     }
     writeln!(out, "Then mend a slip in the source and scan again, or point it at an app of your own.")
 }

@@ -48,14 +48,25 @@ fn of_kind(gaps: &Gaps, kind: GapKind) -> Vec<&Gap> {
     gaps.gaps.iter().filter(|gap| gap.kind == kind).collect()
 }
 
-/// For people.
-pub(crate) fn text(gaps: &Gaps, look: Look, out: &mut dyn Write) -> io::Result<()> {
+/// How far the move is, and what to move next.
+pub(crate) fn summary(gaps: &Gaps, look: Look, out: &mut dyn Write) -> io::Result<()> {
+    progress(gaps, look, out)?;
+    order(gaps, look, out)
+}
+
+fn progress(gaps: &Gaps, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let strong = look.strong();
     writeln!(out, "{strong}{} → {}{strong:#}", plain(&gaps.old), plain(&gaps.new))?;
     for (what, done) in counted(gaps) {
         writeln!(out, "  {what:<11} {}", share(done))?;
     }
-    modules(gaps, look, out)?;
+    modules(gaps, look, out)
+}
+
+/// For people.
+pub(crate) fn text(gaps: &Gaps, look: Look, out: &mut dyn Write) -> io::Result<()> {
+    let strong = look.strong();
+    progress(gaps, look, out)?;
     pairs(gaps, look, out)?;
     for (kind, title) in KINDS {
         let list = of_kind(gaps, *kind);
@@ -211,7 +222,7 @@ pub(crate) fn markdown(gaps: &Gaps, out: &mut dyn Write) -> io::Result<()> {
 fn cell(text: &str) -> String {
     let mut escaped = String::new();
     let mut code = false;
-    let fenced = text.matches('`').count() % 2 == 0;
+    let fenced = text.matches('`').count().is_multiple_of(2);
     for c in plain(text).chars() {
         match c {
             '`' if fenced => {

@@ -5,6 +5,8 @@ use crate::model::{self, Call, CallStatus, Document, Route, RouteKind, Verb};
 use rustc_hash::FxHashMap;
 use std::collections::BTreeMap;
 
+/// Line and column of a declaration, and the place it is of.
+type Declared = ((u32, u32), usize);
 /// Calls and routes of one hop while it is put together.
 type Taken = (Vec<usize>, Vec<usize>);
 
@@ -138,7 +140,7 @@ impl<'d> Network<'d> {
     /// Findings belong to the screens whose call they are at; else to what is declared last before
     /// them in their file.
     fn add_findings(&mut self) {
-        let mut declared: FxHashMap<&str, Vec<((u32, u32), usize)>> = FxHashMap::default();
+        let mut declared: FxHashMap<&str, Vec<Declared>> = FxHashMap::default();
         let mut note = |at: &'d model::Place, place: usize| {
             declared.entry(at.file.as_str()).or_default().push(((at.line, at.column), place));
         };

@@ -1,23 +1,11 @@
 //! What was recovered and linked, as a short listing to compare inline.
 
+use crate::fixture;
 use crate::model::{Document, Place};
-use crate::scan_sources;
-use crate::source::from_texts;
 
-/// Scans a fixture: a line `//- path` starts a file.
-pub(crate) fn scanned(fixture: &str) -> Document {
-    let mut files: Vec<(String, String)> = Vec::new();
-    for line in fixture.lines() {
-        match (line.strip_prefix("//- "), files.last_mut()) {
-            (Some(path), _) => files.push((path.to_owned(), String::new())),
-            (None, Some((_, text))) => {
-                text.push_str(line);
-                text.push('\n');
-            }
-            (None, None) => {}
-        }
-    }
-    scan_sources(from_texts(files), ".").document
+/// Scans a fixture.
+pub(crate) fn scanned(app: &str) -> Document {
+    fixture::scan(fixture::files(app)).document
 }
 
 fn at(place: &Place) -> String {

@@ -11,6 +11,7 @@ mod duplicate_route;
 mod hard_coded_key;
 mod hard_coded_route;
 mod host_unwired;
+mod older_style;
 mod optional_forced;
 mod orphan_screen;
 mod out_of_scope_route;
@@ -73,6 +74,7 @@ pub const RULES: &[&Rule] = &[
     &hard_coded_key::RULE,
     &hard_coded_route::RULE,
     &host_unwired::RULE,
+    &older_style::RULE,
     &optional_forced::RULE,
     &orphan_screen::RULE,
     &out_of_scope_route::RULE,

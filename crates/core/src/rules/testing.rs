@@ -5,8 +5,8 @@
 //! marks of a rule must be all that it reports: one too many fails as one too few does.
 
 use crate::model::Severity;
-use crate::source::{Language, from_texts};
-use crate::{Scan, scan_sources};
+use crate::source::Language;
+use crate::{SETTINGS_FILE, Scan, fixture};
 
 /// A place, and what is said there.
 #[derive(Debug, PartialEq, Eq, PartialOrd, Ord)]
@@ -19,13 +19,13 @@ struct Mark {
 }
 
 /// Splits a fixture into files, marks taken out.
-fn split(fixture: &str) -> (Vec<(String, String)>, Vec<Mark>) {
+fn split(app: &str) -> (Vec<(String, String)>, Vec<Mark>) {
     let mut files: Vec<(String, String)> = Vec::new();
     let mut marks = Vec::new();
-    for line in fixture.lines() {
+    for line in app.lines() {
         if let Some(path) = line.strip_prefix("//- ") {
             assert!(
-                Language::of(path).is_some() || path.ends_with("build.gradle"),
+                Language::of(path).is_some() || path.ends_with("build.gradle") || path == SETTINGS_FILE,
                 "{path} is no file that is read: a silent test would pass on nothing"
             );
             files.push((path.to_owned(), String::new()));
@@ -55,9 +55,9 @@ fn split(fixture: &str) -> (Vec<(String, String)>, Vec<Mark>) {
 
 /// Runs all rules over a fixture and compares what one of them reports with the marks.
 #[track_caller]
-pub(crate) fn judged(rule: &str, fixture: &str) {
-    let (files, marks) = split(fixture);
-    let scan = scan_sources(from_texts(files), ".");
+pub(crate) fn judged(rule: &str, app: &str) {
+    let (files, marks) = split(app);
+    let scan = fixture::scan(files);
     let found = scan.document.findings.iter().filter(|finding| finding.rule == rule);
     let mut left: Vec<_> = marks.iter().collect();
     for finding in found {
@@ -78,10 +78,10 @@ pub(crate) fn judged(rule: &str, fixture: &str) {
 
 /// Scans a fixture of which nothing may be said.
 #[track_caller]
-pub(crate) fn quiet(fixture: &str) -> Scan {
-    let (files, marks) = split(fixture);
+pub(crate) fn quiet(app: &str) -> Scan {
+    let (files, marks) = split(app);
     assert!(marks.is_empty(), "nothing is expected of a quiet app");
-    let scan = scan_sources(from_texts(files), ".");
+    let scan = fixture::scan(files);
     let loud: Vec<_> = scan
         .document
         .findings

@@ -5,15 +5,7 @@ use crate::source::from_texts;
 use crate::syntax;
 
 fn shown(fixture: &str) -> String {
-    let mut files: Vec<(String, String)> = Vec::new();
-    for line in fixture.lines() {
-        match (line.strip_prefix("//- "), files.last_mut()) {
-            (Some(path), _) => files.push((path.to_owned(), String::new())),
-            (None, Some((_, text))) => *text += &format!("{line}\n"),
-            (None, None) => {}
-        }
-    }
-    let sources = from_texts(files);
+    let sources = from_texts(crate::fixture::files(fixture));
     let bodies = sources.files.iter().map(|file| Some(syntax::parse(file).body)).collect();
     let program = Program::new(&sources, bodies, crate::recover::LIBRARIES);
     let values = Values::new(&program);

@@ -43,15 +43,15 @@ fn entries(map: &Map) -> Vec<Entry> {
         (Shape::App, "code of no screen"),
         (Shape::Cluster, "several places"),
     ] {
-        add(any(shape), "node", Form::Node(shape), words);
+        add(any(shape), "sample", Form::Node(shape), words);
     }
-    add(any(Shape::Unknown), "node vain", Form::Node(Shape::Unknown), "screen not known");
-    add(any(Shape::Undeclared), "node vain", Form::Node(Shape::Undeclared), "nobody declares it");
-    add(map.nodes.iter().any(|n| n.entry), "node entry-node", Form::Entry, "way into the app");
-    add(map.nodes.iter().any(|n| n.orphan), "node orphan", Form::Node(Shape::Screen), "nobody opens it");
+    add(any(Shape::Unknown), "sample vain", Form::Node(Shape::Unknown), "screen not known");
+    add(any(Shape::Undeclared), "sample vain", Form::Node(Shape::Undeclared), "nobody declares it");
+    add(map.nodes.iter().any(|n| n.entry), "sample entry-node", Form::Entry, "way into the app");
+    add(map.nodes.iter().any(|n| n.orphan), "sample orphan", Form::Node(Shape::Screen), "nobody opens it");
     add(
         map.nodes.iter().any(|n| n.unreachable),
-        "node unreachable",
+        "sample unreachable",
         Form::Node(Shape::Screen),
         "cannot be reached",
     );

@@ -113,7 +113,7 @@ fn write_label(arrow: &Arrow, path: &[(f64, f64)], arguments: bool, canvas: &mut
     if label.is_empty() || path.is_empty() {
         return Ok(());
     }
-    let (x, y) = if path.len() % 2 == 0 {
+    let (x, y) = if path.len().is_multiple_of(2) {
         let (a, b) = (path[path.len() / 2 - 1], path[path.len() / 2]);
         ((a.0 + b.0) / 2.0, (a.1 + b.1) / 2.0)
     } else {
