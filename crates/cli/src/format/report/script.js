@@ -36,47 +36,44 @@ for (const button of document.querySelectorAll('nav button')) {
 function link(at) {
   return el('button', { type: 'button', on: () => open(at) }, place(at).n);
 }
+// Rows are made when they are shown, a page at a time: thousands at once would be felt.
+const PAGE = 200;
+const printers = [];
 function table(holder, heads, rows, filters) {
-  let sorted = -1;
-  let up = true;
+  let [sorted, up, most] = [-1, true, PAGE];
   const body = el('tbody');
-  const lines = rows.map((row) => {
-    const cells = row.cells.map((cell) => el('td', {}, cell));
-    const text = cells.map((cell) => cell.textContent).join(' ').toLowerCase();
-    return { line: el('tr', { class: row.class }, cells), text, keys: row.keys || cells.map((cell) => cell.textContent) };
-  });
+  const texts = rows.map((row) => row.keys.join(' ').toLowerCase());
+  const order = rows.map((_, i) => i);
   const ths = heads.map((head, i) => el('th', { scope: 'col' }, el('button', { type: 'button', on: () => sort(i) }, head)));
   const status = el('span', { class: 'n', role: 'status' });
+  const more = el('button', { type: 'button', class: 'more', on: () => { most += PAGE; fill(); } });
   const input = el('input', { type: 'search', placeholder: 'filter', 'aria-label': 'Filter the table' });
   const boxes = (filters || []).map(([name, test]) => [el('input', { type: 'checkbox' }), name, test]);
-  function filter() {
+  function fill() {
     const words = input.value.toLowerCase().split(/\s+/).filter(Boolean);
-    let shown = 0;
-    lines.forEach((line, i) => {
-      const fits = words.every((word) => line.text.includes(word)) && boxes.every(([box, , test]) => !box.checked || test(rows[i]));
-      line.line.hidden = !fits;
-      shown += fits ? 1 : 0;
-    });
-    status.textContent = shown + ' of ' + lines.length;
+    const fits = (i) => words.every((word) => texts[i].includes(word)) && boxes.every(([box, , test]) => !box.checked || test(rows[i]));
+    const shown = order.filter(fits);
+    body.replaceChildren(...shown.slice(0, most).map((i) => el('tr', { class: rows[i].class }, rows[i].cells().map((cell) => el('td', {}, cell)))));
+    status.textContent = shown.length + ' of ' + rows.length;
+    more.hidden = shown.length <= most;
+    more.textContent = 'Show more (' + (shown.length - most) + ' left)';
   }
   function sort(i) {
     up = sorted === i ? !up : true;
     sorted = i;
     ths.forEach((th, k) => (k === i ? th.setAttribute('aria-sort', up ? 'ascending' : 'descending') : th.removeAttribute('aria-sort')));
-    const order = [...lines].sort((a, b) => {
-      const [x, y] = [a.keys[i], b.keys[i]];
-      const less = typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y), 'en', { numeric: true });
-      return up ? less : -less;
-    });
-    body.append(...order.map((line) => line.line));
+    const less = (x, y) => (typeof x === 'number' && typeof y === 'number' ? x - y : String(x).localeCompare(String(y), 'en', { numeric: true }));
+    order.sort((a, b) => (up ? 1 : -1) * less(rows[a].keys[i], rows[b].keys[i]) || a - b);
+    fill();
   }
-  input.addEventListener('input', filter);
-  boxes.forEach(([box]) => box.addEventListener('change', filter));
-  body.append(...lines.map((line) => line.line));
+  const again = () => { most = PAGE; fill(); };
+  input.addEventListener('input', again);
+  boxes.forEach(([box]) => box.addEventListener('change', again));
+  printers.push(() => { most = Infinity; fill(); });
   holder.append(
     el('div', { class: 'filter' }, input, boxes.map(([box, name]) => el('label', {}, box, ' ' + name)), status),
-    el('table', {}, el('thead', {}, el('tr', {}, ths)), body));
-  filter();
+    el('table', {}, el('thead', {}, el('tr', {}, ths)), body), more);
+  fill();
 }
 const severities = { error: 0, warning: 1, note: 2 };
 const once = (build) => { let done = false; return () => { if (!done) { done = true; build(); } }; };
@@ -84,28 +81,32 @@ const parameter = (p) => p.n + (p.r ? '' : '?') + (p.t ? ': ' + p.t : '');
 const argument = ([name, type, value]) => name + ' = ' + (value || type || '?');
 const opened = new Map();
 for (const call of D.calls) for (const to of new Set(call.t)) opened.set(to, (opened.get(to) || 0) + 1);
+const names = (list, and) => list.slice(0, 3).map((at, i) => [i ? and : '', link(at)]).concat(list.length > 3 ? ' and ' + (list.length - 3) + ' more' : '');
 const tables = {
   routes: once(() => table($('routes'), ['route', 'shows', 'takes', 'opened', 'style', 'at'], D.routes.map((r) => {
     const times = r.p === null ? 0 : opened.get(r.p) || 0;
+    const takes = r.a.map(parameter).join(', ');
     return {
-      route: r, times,
-      cells: [(r.t ? '*' : '') + r.n, r.p === null ? '-' : link(r.p), r.a.map(parameter).join(', '), times + '×', r.s, shortWhere(r.at)],
-      keys: [r.n, r.p === null ? '' : place(r.p).n, r.a.length, times, r.s, where(r.at)],
+      route: r, times, keys: [r.n, r.p === null ? '' : place(r.p).n, takes, times, r.s, where(r.at)],
+      cells: () => [(r.t ? '*' : '') + r.n, r.p === null ? '-' : link(r.p), takes, times + '×', r.s, shortWhere(r.at)],
     };
   }), [['never opened', (row) => row.times === 0], ['with deep links', (row) => row.route.l.length > 0]])),
-  calls: once(() => table($('calls'), ['from', 'does', 'to', 'with', 'form', 'at'], D.calls.map((c) => ({
-    call: c,
-    cells: [c.f.length ? c.f.slice(0, 3).map((at, i) => [i ? ', ' : '', link(at)]).flat().concat(c.f.length > 3 ? ' and ' + (c.f.length - 3) + ' more' : '') : '(no screen)', c.v,
-      c.t.length ? c.t.map((at, i) => [i ? ' or ' : '', link(at)]).flat() : c.x ? c.x + ' (' + c.u + ')' : '(back)', c.a.map(argument).join(', '), c.w || '', shortWhere(c.at)],
-  })), [['in literals', (row) => row.call.w === 'literal'], ['not resolved', (row) => row.call.u !== 'resolved']])),
+  calls: once(() => table($('calls'), ['from', 'does', 'to', 'with', 'form', 'at'], D.calls.map((c) => {
+    const vain = c.x ? c.x + ' (' + c.u + ')' : '(back)';
+    const passed = c.a.map(argument).join(', ');
+    return {
+      call: c, keys: [c.f.map((at) => place(at).n).join(' '), c.v, c.t.length ? c.t.map((at) => place(at).n).join(' ') : vain, passed, c.w || '', where(c.at)],
+      cells: () => [c.f.length ? names(c.f, ', ') : '(no screen)', c.v, c.t.length ? names(c.t, ' or ') : vain, passed, c.w || '', shortWhere(c.at)],
+    };
+  }), [['in literals', (row) => row.call.w === 'literal'], ['not resolved', (row) => row.call.u !== 'resolved']])),
   findings: once(() => table($('findings'), ['severity', 'rule', 'what', 'place', 'at'], D.findings.map((f, i) => ({
-    class: f.s,
-    cells: [f.s, f.r, f.m, owners(i).map(link), shortWhere(f.at)],
-    keys: [severities[f.s], f.r, f.m, owners(i).map((at) => place(at).n).join(), where(f.at)],
+    class: f.s, keys: [severities[f.s] + ' ' + f.s, f.r, f.m, owners(i).map((at) => place(at).n).join(' '), where(f.at)],
+    cells: () => [f.s, f.r, f.m, names(owners(i), ', '), shortWhere(f.at)],
   })))),
-  gaps: once(() => table($('gap-list'), ['kind', 'what', 'at'], D.gaps.map((g) => ({
-    cells: [g.k, g.m, g.at ? g.at[0].split('/').pop() + ':' + g.at[1] : ''],
-  })))),
+  gaps: once(() => table($('gap-list'), ['kind', 'what', 'at'], D.gaps.map((g) => {
+    const at = g.at ? g.at[0].split('/').pop() + ':' + g.at[1] : '';
+    return { keys: [g.k, g.m, at], cells: () => [g.k, g.m, at] };
+  }))),
 };
 const ownersOf = new Map();
 D.places.forEach((p, at) => p.g.forEach((finding) => ownersOf.set(finding, [...(ownersOf.get(finding) || []), at])));
@@ -335,6 +336,9 @@ function follow() {
   else if (!location.hash) show('overview');
 }
 window.addEventListener('hashchange', follow);
-window.addEventListener('beforeprint', () => Object.values(tables).forEach((build) => { if (build !== tables.gaps || $('gaps')) build(); }));
+window.addEventListener('beforeprint', () => {
+  views.forEach((view) => tables[view] && tables[view]());
+  printers.forEach((print) => print());
+});
 show('picture');
 follow();
