@@ -8,6 +8,8 @@ use std::collections::{BTreeMap, BTreeSet};
 
 /// More clusters than this are joined.
 const MOST_CLUSTERS: usize = 48;
+/// Fewer clusters than this say nothing.
+const FEWEST_CLUSTERS: usize = 4;
 /// So many arrows for each cluster are drawn, the busiest ones.
 const ARROWS_EACH: usize = 3;
 /// What is left when there are too many clusters.
@@ -144,7 +146,8 @@ fn common<'d>(network: &Network<'d>, places: &[usize]) -> Common<'d> {
     shared.into_iter().map(|(module, folders)| (module, folders.len())).collect()
 }
 
-/// The deepest level that still makes few enough clusters.
+/// The deepest level that still makes few enough clusters; where that would be next to none, one level
+/// deeper, with the small ones joined.
 fn depth(keys: &[Vec<String>]) -> usize {
     let deepest = keys.iter().map(Vec::len).max().unwrap_or(1);
     let clusters = |depth: usize| {
@@ -153,5 +156,6 @@ fn depth(keys: &[Vec<String>]) -> usize {
         names.dedup();
         names.len()
     };
-    (1..=deepest).rev().find(|&depth| clusters(depth) <= MOST_CLUSTERS).unwrap_or(1)
+    let fitting = (1..=deepest).rev().find(|&depth| clusters(depth) <= MOST_CLUSTERS).unwrap_or(1);
+    if clusters(fitting) < FEWEST_CLUSTERS { (fitting + 1).min(deepest) } else { fitting }
 }

@@ -42,6 +42,13 @@ const ARROW_GAP: f64 = 10.0;
 const BOX_HEAD: f64 = 22.0;
 const BOX_PAD: f64 = 10.0;
 const MARGIN: f64 = 16.0;
+/// So few nodes may stand as they like.
+const FEW: usize = 12;
+/// Higher than this for its width is a tower.
+const TALL: f64 = 1.6;
+/// How much wider than high the rows are.
+const WIDE: f64 = 1.8;
+const ROW_GAP: f64 = 44.0;
 
 /// Lays a map out; `size` says how large a node is drawn.
 #[must_use]
@@ -61,7 +68,46 @@ pub fn layout(map: &Map, size: impl Fn(&Node) -> (f64, f64)) -> Drawing {
     let mut arrows = paths(map, &graph, &nodes);
     let mut boxes = boxes(map, &nodes);
     let (width, height) = shift(&mut nodes, &mut boxes, &mut arrows);
+    if map.boxes.is_empty() && map.nodes.len() > FEW && height > TALL * width {
+        return in_rows(map, &sizes);
+    }
     Drawing { width, height, nodes, boxes, arrows }
+}
+
+/// Layers that stand like a tower are put into rows instead, to be read on a screen.
+fn in_rows(map: &Map, sizes: &[(f64, f64)]) -> Drawing {
+    let widest = sizes.iter().map(|size| size.0).fold(0.0, f64::max);
+    let highest = sizes.iter().map(|size| size.1).fold(0.0, f64::max);
+    let (across, down) = (widest + LAYER_GAP, highest + ROW_GAP);
+    let columns = (sizes.len() as f64 * WIDE * down / across).sqrt().ceil().max(1.0) as usize;
+    let frame = |(i, &(width, height)): (usize, &(f64, f64))| Frame {
+        x: (i % columns) as f64 * across,
+        y: (i / columns) as f64 * down,
+        width,
+        height,
+    };
+    let mut nodes: Vec<Frame> = sizes.iter().enumerate().map(frame).collect();
+    let mut arrows: Vec<Path> =
+        map.arrows.iter().map(|arrow| between(nodes[arrow.from], nodes[arrow.to])).collect();
+    let (width, height) = shift(&mut nodes, &mut [], &mut arrows);
+    Drawing { width, height, nodes, boxes: Vec::new(), arrows }
+}
+
+/// From the side that looks towards the other to the side that looks back.
+fn between(from: Frame, to: Frame) -> Path {
+    let middle = |frame: Frame| (frame.x + frame.width / 2.0, frame.y + frame.height / 2.0);
+    let ((fx, fy), (tx, ty)) = (middle(from), middle(to));
+    let ends = if (tx - fx).abs() < from.width {
+        let down = ty > fy;
+        let edge = |frame: Frame, lower: bool| if lower { frame.y + frame.height } else { frame.y };
+        [(fx, edge(from, down)), (tx, edge(to, !down))]
+    } else {
+        let right = tx > fx;
+        let edge = |frame: Frame, right: bool| if right { frame.x + frame.width } else { frame.x };
+        [(edge(from, right), fy), (edge(to, !right), ty)]
+    };
+    let halfway = (f64::midpoint(ends[0].0, ends[1].0), f64::midpoint(ends[0].1, ends[1].1));
+    vec![ends[0], halfway, ends[1]]
 }
 
 type Laid = Graph<NodeLabel, EdgeLabel>;

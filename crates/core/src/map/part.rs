@@ -71,11 +71,13 @@ impl Part {
     }
 }
 
-/// The file that a place is declared in: its screen's, else its route's.
+/// The file that a place is declared in: its screen's, else its route's; where nothing declares it, that
+/// of the first call that names it.
 pub(super) fn file<'d>(network: &Network<'d>, place: usize) -> Option<&'d str> {
     let document = network.document;
     match network.places[place].what {
         What::Screen(screen) => Some(&screen.at.file),
+        What::Undeclared => network.callers(place).next().map(|(_, call)| call.at.file.as_str()),
         _ => network.places[place].routes.first().map(|&route| document.routes[route].at.file.as_str()),
     }
 }

@@ -7,6 +7,8 @@ use std::collections::BTreeMap;
 
 /// Line and column of a declaration, and the place it is of.
 type Declared = ((u32, u32), usize);
+/// What calls name in vain, by its name and the module they stand in.
+type Vain<'d> = FxHashMap<(&'d str, Option<&'d str>), usize>;
 /// Calls and routes of one hop while it is put together.
 type Taken = (Vec<usize>, Vec<usize>);
 
@@ -101,7 +103,7 @@ impl<'d> Network<'d> {
             }
         }
         let mut app = None;
-        let mut vain: FxHashMap<&str, usize> = FxHashMap::default();
+        let mut vain = Vain::default();
         for (i, call) in self.document.calls.iter().enumerate().filter(|(_, call)| is_forward(call)) {
             let mut from: Vec<usize> = call.screens.iter().filter_map(|id| self.of_screen(id)).collect();
             let to = self.ends(call, &mut vain);
@@ -123,15 +125,16 @@ impl<'d> Network<'d> {
     }
 
     /// Where a call leads, with the route by which it does.
-    fn ends(&mut self, call: &'d Call, vain: &mut FxHashMap<&'d str, usize>) -> Vec<(usize, Option<usize>)> {
+    fn ends(&mut self, call: &'d Call, vain: &mut Vain<'d>) -> Vec<(usize, Option<usize>)> {
         let Some(target) = &call.target else { return Vec::new() };
         if call.status == CallStatus::Undeclared {
             let name = target.value.as_deref().unwrap_or(&target.text).trim_matches(['"', '\'']);
-            let at = match vain.get(name) {
+            let module = self.document.module_of(&call.at.file);
+            let at = match vain.get(&(name, module)) {
                 Some(&at) => at,
                 None => self.add(place(name, What::Undeclared)),
             };
-            vain.insert(name, at);
+            vain.insert((name, module), at);
             return vec![(at, None)];
         }
         target.routes.iter().filter_map(|id| Some((self.of_route(id)?, self.route_index(id)))).collect()
