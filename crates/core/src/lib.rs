@@ -18,6 +18,8 @@ pub mod map;
 pub mod model;
 pub mod network;
 mod reach;
+#[cfg(test)]
+mod reach_tests;
 pub mod recover;
 pub mod rules;
 mod scan;

@@ -36,7 +36,9 @@ impl Network<'_> {
         let mut ways = Ways { start, by: none.clone(), from: none };
         let mut todo = VecDeque::from([start]);
         while let Some(at) = todo.pop_front() {
+            // What a host shows first is not to be had from what it shows now: only its calls are.
             let beside = around(at).iter().flat_map(|&host| &self.places[host].out);
+            let beside = beside.filter(|&&hop| !self.hops[hop].calls.is_empty());
             for &hop in self.places[at].out.iter().chain(beside) {
                 let next = self.hops[hop].to;
                 if next != start && ways.by[next].is_none() {
