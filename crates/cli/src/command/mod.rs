@@ -36,7 +36,10 @@ pub(crate) fn run(arguments: &Arguments) -> Result<Outcome, Failure> {
 /// The style of a name.
 fn style(name: &str) -> Result<Style, Failure> {
     let unknown = || {
-        let near = nearest(name, Style::ALL.iter().map(|style| style.as_str()));
+        let names = || Style::ALL.iter().map(|style| style.as_str());
+        let near = nearest(name, names());
+        let holding = || names().filter(|known| known.contains(name)).map(str::to_owned).collect();
+        let near = if near.is_empty() { holding() } else { near };
         Failure::Unknown { what: "style", given: name.to_owned(), near }
     };
     Style::ALL.iter().copied().find(|style| style.as_str() == name).ok_or_else(unknown)

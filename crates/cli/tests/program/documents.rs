@@ -1,23 +1,34 @@
 //! Machine output: against its schema, the same bytes every time; and the generated pages.
 
 use crate::support::{LAUNCHER, demo, project, run, scanned};
-use fallow_lantern_core::model::Document;
+use fallow_lantern_core::model::{Document, Gaps, Reach};
 use fallow_lantern_core::rules::RULES;
 use std::path::Path;
 
 #[test]
-fn the_scan_document_is_what_its_schema_says() {
-    let path = project().join("docs/schema/scan.schema.json");
-    let schema = serde_json::to_value(schemars::schema_for!(Document)).expect("a schema");
+fn documents_are_what_their_schemas_say() {
+    let app = demo("android");
+    fits::<Document>("scan", &["scan", &app, "--format", "json"]);
+    fits::<Reach>("reach", &["reach", "loanDetail", "--in", &app, "--format", "json"]);
+    fits::<Reach>("reach", &["reach", "shelf", "settings", "--in", &app, "--format", "json"]);
+    fits::<Gaps>("gaps", &["gaps", &app, "--to", "compose-typed", "--format", "json"]);
+    fits::<Gaps>("gaps", &["gaps", &app, &format!("{app}/loans"), "--format", "json"]);
+}
+
+/// Compares a schema with the committed one, and what a command writes with the schema.
+#[track_caller]
+fn fits<T: schemars::JsonSchema>(name: &str, command: &[&str]) {
+    let path = project().join(format!("docs/schema/{name}.schema.json"));
+    let schema = serde_json::to_value(schemars::schema_for!(T)).expect("a schema");
     committed(&path, &(serde_json::to_string_pretty(&schema).expect("JSON") + "\n"));
     let validator = jsonschema::validator_for(&schema).expect("a valid schema");
-    let document = scanned(&demo("android"));
+    let run = run(command);
+    assert!(run.status < 2, "{}", run.err);
+    let document = serde_json::from_str(&run.out).expect("a JSON object");
     let errors: Vec<String> = validator.iter_errors(&document).map(|error| error.to_string()).collect();
     assert!(errors.is_empty(), "{errors:#?}");
-    assert!(
-        !validator.is_valid(&serde_json::json!({ "format": "fallow-lantern/scan" })),
-        "the schema asks for more than that"
-    );
+    let bare = serde_json::json!({ "format": format!("fallow-lantern/{name}") });
+    assert!(!validator.is_valid(&bare), "the schema asks for more than that");
 }
 
 #[test]

@@ -2,5 +2,7 @@
 
 mod bad_input;
 mod documents;
+mod looking;
+mod settings;
 mod support;
 mod usage;

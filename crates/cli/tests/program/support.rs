@@ -29,6 +29,15 @@ pub(crate) fn run(args: &[&str]) -> Run {
     }
 }
 
+/// Runs the program for an answer that is no text.
+#[track_caller]
+pub(crate) fn run_bytes(args: &[&str]) -> Vec<u8> {
+    let output = Command::cargo_bin("fallow-lantern").expect("the program is built").args(args).output();
+    let output = output.expect("the program runs");
+    assert!(output.status.success(), "{}", String::from_utf8_lossy(&output.stderr));
+    output.stdout
+}
+
 /// A folder with files in it, gone when it is dropped.
 pub(crate) struct App(TempDir);
 

@@ -93,6 +93,18 @@ fn the_demo_is_written_scanned_and_never_overwritten() {
     let first = run(&["demo", target]);
     assert_eq!(first.status, 0, "{}", first.err);
     assert!(first.out.contains("fallow-lantern routes"), "it says what to try next");
+    for title in ["== How one gets to a screen", "== How far a move is", "== Files to open"] {
+        assert!(first.out.contains(title), "{title} is not in\n{}", first.out);
+    }
+    for (file, start) in [
+        ("map.svg", "<svg"),
+        ("report.html", "<!DOCTYPE html>"),
+        ("gaps.md", "# From"),
+        ("map.png", "\u{fffd}PNG"),
+    ] {
+        let bytes = std::fs::read(folder.path().join("barn").join(file)).expect("it is written");
+        assert!(String::from_utf8_lossy(&bytes).starts_with(start), "{file}");
+    }
     let again = run(&["demo", target]);
     assert_eq!(again.status, 2);
     assert!(again.err.contains("not empty"), "{}", again.err);
