@@ -95,15 +95,17 @@ fn next_steps(app: &Path, out: &mut dyn Write) -> io::Result<()> {
     let app = app.display();
     writeln!(out, "\nThis is Borrowbarn, a lending library for tools, written to {app}.")?;
     writeln!(out, "Go on with:")?;
-    for (command, what) in [
+    let steps = [
         (format!("routes {app}"), "every screen, what it takes, how often it is opened"),
         (format!("calls {app}"), "every navigation call, from where to where, with what"),
         (format!("reach ShelfFragment EntryScreen --in {app}"), "the way from one screen to another"),
         (format!("map {app} --around itemDetail --output item.png"), "a part of the picture"),
         (format!("scan {app} --format json"), "all of it for other programs"),
         ("rules out-of-scope-route".to_owned(), "why one of the errors above matters"),
-    ] {
-        writeln!(out, "  fallow-lantern {command:<58} {what}")?;
+    ];
+    let widest = steps.iter().map(|(command, _)| command.len()).max().unwrap_or_default();
+    for (command, what) in steps {
+        writeln!(out, "  fallow-lantern {command:<widest$}  {what}")?;
     }
     writeln!(out, "Then mend a slip in the source and scan again, or point it at an app of your own.")
 }
