@@ -26,6 +26,13 @@ const SUFFIXES: &[&str] = &[
     "scene",
 ];
 
+/// Words for what is done with a thing: they say less than the thing, and two that differ tell two
+/// screens of one thing apart.
+const ASPECTS: &[&str] = &[
+    "add", "create", "detail", "edit", "editor", "form", "home", "index", "info", "list", "main", "new",
+    "overview", "picker", "select", "summary",
+];
+
 /// The words of a name: case styles, separators and plurals off, placeholders left out.
 pub(super) fn words(name: &str) -> Vec<String> {
     let all = split(name);
@@ -87,7 +94,8 @@ impl Weights {
     }
 
     fn weight(&self, word: &str) -> f64 {
-        self.0.get(word).copied().unwrap_or(1.0)
+        let rarity = self.0.get(word).copied().unwrap_or(1.0);
+        if is_aspect(word) { rarity * 0.5 } else { rarity }
     }
 
     /// From 0 to 1: what share of their words two names have in common, by weight. Words that only
@@ -103,8 +111,16 @@ impl Weights {
         let common: f64 =
             a.iter().map(|word| found(word, b)).chain(b.iter().map(|word| found(word, a))).sum();
         let all: f64 = a.iter().chain(b).map(|word| self.weight(word)).sum();
-        common / all
+        let aspects =
+            |words: &[String]| words.iter().filter(|word| is_aspect(word)).cloned().collect::<Vec<_>>();
+        let (one, other) = (aspects(a), aspects(b));
+        let apart = !one.is_empty() && !other.is_empty() && one.iter().all(|word| !other.contains(word));
+        common / all * if apart { 0.7 } else { 1.0 }
     }
+}
+
+fn is_aspect(word: &str) -> bool {
+    ASPECTS.contains(&word)
 }
 
 fn kinship(a: &str, b: &str) -> f64 {
@@ -142,7 +158,9 @@ mod tests {
     #[test]
     fn words_are_compared_whole() {
         assert!((alike("LoanScreen", "loans") - 1.0).abs() < 1e-9);
-        assert!(alike("LoanList", "LoanDetail") < 0.6);
+        assert!(alike("LoanList", "LoanDetail") < 0.5, "two screens of one thing");
+        assert!(alike("LoanList", "MemberList") < 0.4, "one aspect of two things");
+        assert!(alike("LoanDetail", "LoanScreen") > 0.7);
         assert!(alike("member", "membership") > 0.5);
         assert!(alike("shelf", "shell") < 1e-9);
     }

@@ -8,7 +8,7 @@ use crate::model::{By, Pair};
 use crate::settings::{Named, SettingsError};
 
 /// A pair that scores less is none.
-const LEAST: f64 = 0.5;
+const LEAST: f64 = 0.55;
 /// Names that are less alike than this say nothing.
 const LEAST_NAME: f64 = 0.45;
 /// Another new route this close is named beside the chosen one.
