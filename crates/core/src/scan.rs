@@ -198,7 +198,7 @@ impl Files {
     fn parse(&mut self, files: &[usize], sources: &SourceTree, options: &Options<'_>) {
         let done = AtomicUsize::new(0);
         let parse = |&i: &usize| {
-            let parsed = syntax::parse(&sources.files[i]);
+            let parsed = syntax::parse(&sources.files[i], sources);
             options.tell(Stage::Parse, done.fetch_add(1, Ordering::Relaxed) + 1, files.len());
             (i, parsed)
         };

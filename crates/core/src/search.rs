@@ -1,7 +1,7 @@
 //! Looks through files that are not parsed for what was asked for in vain. Words decide what is
 //! parsed next, nothing else.
 
-use crate::source::SourceFile;
+use crate::source::{SourceFile, library_of};
 use crate::syntax::declaring_words;
 use crate::values::Asked;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -11,6 +11,8 @@ pub(crate) struct Search<'a> {
     names: FxHashSet<&'a str>,
     bases: FxHashSet<&'a str>,
     functions: FxHashMap<&'a str, Vec<&'a [String]>>,
+    members: FxHashMap<&'a str, FxHashSet<&'a str>>,
+    endings: Vec<&'a str>,
 }
 
 impl<'a> Search<'a> {
@@ -20,7 +22,18 @@ impl<'a> Search<'a> {
         for (name, holders) in asked.functions.difference(&before.functions) {
             functions.entry(name).or_default().push(holders);
         }
+        let mut members: FxHashMap<&str, FxHashSet<&str>> = FxHashMap::default();
+        for (library, names) in &asked.members {
+            let known = before.members.get(library);
+            let new = names.iter().filter(|name| known.is_none_or(|known| !known.contains(*name)));
+            let new: FxHashSet<&str> = new.map(String::as_str).collect();
+            if !new.is_empty() {
+                members.insert(library, new);
+            }
+        }
         Self {
+            members,
+            endings: asked.endings.difference(&before.endings).map(String::as_str).collect(),
             names: asked.names.difference(&before.names).map(String::as_str).collect(),
             bases: asked.bases.difference(&before.bases).map(String::as_str).collect(),
             functions,
@@ -29,17 +42,24 @@ impl<'a> Search<'a> {
 
     /// Whether nothing new was asked.
     pub(crate) fn is_empty(&self) -> bool {
-        self.names.is_empty() && self.bases.is_empty() && self.functions.is_empty()
+        self.names.is_empty()
+            && self.bases.is_empty()
+            && self.functions.is_empty()
+            && self.members.is_empty()
+            && self.endings.is_empty()
     }
 
     /// Whether a file may declare a name, derive from a class, or use a function.
     pub(crate) fn wants(&self, file: &SourceFile) -> bool {
         let text = file.text.as_str();
         let declaring = declaring_words(file.language);
+        let members = library_of(file).and_then(|library| self.members.get(library));
+        let ends = |word: &str| self.endings.iter().any(|ending| word.ends_with(ending));
         let mut before = "";
         let mut used: Vec<&[String]> = Vec::new();
         for word in words(text) {
-            if self.bases.contains(word) || (declaring.contains(&before) && self.names.contains(word)) {
+            let declared = declaring.contains(&before) && (self.names.contains(word) || ends(word));
+            if declared || self.bases.contains(word) || members.is_some_and(|names| names.contains(word)) {
                 return true;
             }
             used.extend(self.functions.get(word).into_iter().flatten());

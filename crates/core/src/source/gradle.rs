@@ -1,38 +1,26 @@
 //! What a Gradle build file says about its module, in Groovy or Kotlin: both write the few
 //! settings that matter here as a name and a quoted string.
 
-/// Settings of one build file.
-#[derive(Debug, Clone, Default, PartialEq, Eq)]
-pub struct Build {
-    /// `namespace`, against which class names in resources are written.
-    pub namespace: Option<String>,
-    /// Plugin ids.
-    pub plugins: Vec<String>,
-    /// `project(":…")` paths it depends on.
-    pub depends_on: Vec<String>,
-}
+use super::Build;
 
-impl Build {
-    /// Reads a build file's text.
-    #[must_use]
-    pub fn read(text: &str) -> Self {
-        let tokens = tokens(text);
-        let mut build = Self::default();
-        for (i, token) in tokens.iter().enumerate() {
-            let Token::Word(word) = token else { continue };
-            let value = tokens[i + 1..].iter().take(3).take_while(|t| !matches!(t, Token::Word(_)));
-            let value = value.filter_map(Token::text).next();
-            match (*word, value) {
-                ("namespace", Some(text)) => {
-                    build.namespace.get_or_insert_with(|| text.to_owned());
-                }
-                ("id" | "plugin", Some(text)) => build.plugins.push(text.to_owned()),
-                ("project", Some(text)) => build.depends_on.push(text.to_owned()),
-                _ => {}
+/// Reads a build file's text.
+pub(super) fn read(text: &str) -> Build {
+    let tokens = tokens(text);
+    let mut build = Build::default();
+    for (i, token) in tokens.iter().enumerate() {
+        let Token::Word(word) = token else { continue };
+        let value = tokens[i + 1..].iter().take(3).take_while(|t| !matches!(t, Token::Word(_)));
+        let value = value.filter_map(Token::text).next();
+        match (*word, value) {
+            ("namespace", Some(text)) => {
+                build.namespace.get_or_insert_with(|| text.to_owned());
             }
+            ("id" | "plugin", Some(text)) => build.plugins.push(text.to_owned()),
+            ("project", Some(text)) => build.depends_on.push(text.to_owned()),
+            _ => {}
         }
-        build
     }
+    build
 }
 
 enum Token<'t> {
@@ -86,13 +74,13 @@ mod tests {
 
     #[test]
     fn both_languages_and_comments() {
-        let kotlin = Build::read(
+        let kotlin = read(
             "plugins { id(\"com.android.application\") }\n// namespace = \"no.such\"\nandroid { namespace = \"a.b\" }\ndependencies { implementation(project(\":core\")) }",
         );
         assert_eq!(kotlin.namespace.as_deref(), Some("a.b"));
         assert_eq!(kotlin.plugins, ["com.android.application"]);
         assert_eq!(kotlin.depends_on, [":core"]);
-        let groovy = Build::read("android {\n  namespace 'c.d'\n}\ndependencies { api project(':x:y') }");
+        let groovy = read("android {\n  namespace 'c.d'\n}\ndependencies { api project(':x:y') }");
         assert_eq!(groovy.namespace.as_deref(), Some("c.d"));
         assert_eq!(groovy.depends_on, [":x:y"]);
     }

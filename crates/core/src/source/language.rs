@@ -7,6 +7,8 @@ pub enum Language {
     Kotlin,
     /// Java source.
     Java,
+    /// Dart source.
+    Dart,
     /// An Android resource or manifest.
     Xml(Resource),
 }
@@ -35,6 +37,7 @@ impl Language {
         match extension {
             "kt" => Some(Self::Kotlin),
             "java" => Some(Self::Java),
+            "dart" => Some(Self::Dart),
             "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
             "xml" => Resource::of_folder(folders).map(Self::Xml),
             _ => None,
@@ -64,8 +67,12 @@ impl Resource {
     }
 }
 
-/// Whether a path belongs to tests: a Gradle source set named for them.
+/// Whether a path belongs to tests: a Gradle source set named for them, or a folder of a Dart package.
 pub(super) fn is_test_source(path: &str) -> bool {
+    if path.ends_with(".dart") {
+        let folder = |part: &str| matches!(part, "test" | "integration_test" | "test_driver");
+        return path.ends_with("_test.dart") || path.split('/').any(folder);
+    }
     let mut parts = path.split('/').peekable();
     while let Some(part) = parts.next() {
         let Some(set) = parts.peek().filter(|_| part == "src") else { continue };
@@ -96,5 +103,7 @@ mod tests {
         assert!(is_test_source("shared/src/commonTest/kotlin/A.kt"));
         assert!(is_test_source("app/src/testDebug/java/A.kt"));
         assert!(!is_test_source("app/src/main/java/x/test/A.kt"));
+        assert!(is_test_source("test/shelf_page_test.dart"));
+        assert!(!is_test_source("lib/latest/shelf_page.dart"));
     }
 }

@@ -1,13 +1,17 @@
 //! From a folder to decoded source files: ignore rules, encodings, languages, modules.
 
+mod build;
 mod decode;
 mod gradle;
 mod language;
+mod library;
+mod pubspec;
 mod text;
 mod walk;
 
-pub use gradle::Build;
+pub use build::{Build, Tool};
 pub use language::{Language, Resource};
+pub use library::library_of;
 pub use text::Text;
 pub use walk::{discover, discover_without, from_texts};
 
@@ -54,7 +58,29 @@ impl ModuleInfo {
     }
 }
 
+impl SourceTree {
+    /// Whether a module is only the native host of an app that is written in something else: it lies
+    /// in that app's folder for the platform.
+    #[must_use]
+    pub fn is_native_host(&self, module: usize) -> bool {
+        let inner = &self.modules[module];
+        inner.build.tool == Tool::Gradle
+            && self.modules.iter().any(|outer| {
+                let folder = if outer.path == "." { "android".to_owned() } else { format!("{}/android", outer.path) };
+                outer.build.tool == Tool::Pub
+                    && (inner.path == folder || inner.path.starts_with(&format!("{folder}/")))
+            })
+    }
+}
+
 impl SourceFile {
+    /// Whether a generator wrote it: it declares and calls nothing of its own.
+    #[must_use]
+    pub fn is_generated(&self) -> bool {
+        const ENDINGS: &[&str] = &[".g.dart", ".gr.dart", ".freezed.dart", ".config.dart", ".mocks.dart", ".gen.dart"];
+        ENDINGS.iter().any(|ending| self.path.ends_with(ending))
+    }
+
     /// The file's name without folders and extension.
     #[must_use]
     pub fn stem(&self) -> &str {

@@ -1,9 +1,8 @@
 //! Walks the tree and reads what may matter, a file at a time on every core.
 
 use super::decode::decode;
-use super::gradle::Build;
 use super::language::is_test_source;
-use super::{Language, ModuleInfo, SourceFile, SourceTree, Text};
+use super::{Build, Language, ModuleInfo, SourceFile, SourceTree, Text};
 use crate::Error;
 use crate::model::Skipped;
 use ignore::gitignore::{Gitignore, GitignoreBuilder};
@@ -65,7 +64,7 @@ pub fn discover_without(root: &Path, left_out: &[String]) -> Result<SourceTree, 
 /// A source tree from texts by path, as if they had been found in a folder.
 #[must_use]
 pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
-    let (builds, sources): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| is_build_file(path));
+    let (builds, sources): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| Build::is_file(path));
     let mut files: Vec<SourceFile> = sources
         .into_iter()
         .filter_map(|(path, text)| {
@@ -76,10 +75,6 @@ pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
     files.sort_by(|a, b| a.path.cmp(&b.path));
     let modules = modules(builds.into_iter(), &mut files);
     SourceTree { files, modules, skipped: Vec::new() }
-}
-
-fn is_build_file(path: &str) -> bool {
-    matches!(path.rsplit('/').next(), Some("build.gradle" | "build.gradle.kts"))
 }
 
 #[derive(Default)]
@@ -125,7 +120,7 @@ fn note(root: &Path, entry: &DirEntry, found: &mut Found) {
             found.skipped.push(skip(path, "a symbolic link; not followed"));
         }
     } else if kind.is_file() {
-        if is_build_file(&path) {
+        if Build::is_file(&path) {
             found.builds.push(path);
         } else if let Some(language) = Language::of(&path).filter(|_| !is_test_source(&path)) {
             found.sources.push((path, language));
@@ -136,7 +131,7 @@ fn note(root: &Path, entry: &DirEntry, found: &mut Found) {
 /// Folders that hold what a build or a package manager made.
 fn wanted(entry: &DirEntry) -> bool {
     let made = match entry.file_name().to_str() {
-        Some("node_modules" | ".gradle" | "Pods") => true,
+        Some("node_modules" | ".dart_tool" | ".gradle" | "Pods") => true,
         Some("build" | "bin" | "out") => beside_build_file(entry.path()),
         _ => false,
     };
@@ -206,7 +201,7 @@ fn modules(builds: impl Iterator<Item = (String, String)>, files: &mut [SourceFi
     let mut modules: Vec<ModuleInfo> = builds
         .map(|(path, text)| {
             let folder = path.rsplit_once('/').map_or(".", |(folder, _)| folder);
-            ModuleInfo { path: folder.to_owned(), build: Build::read(&text) }
+            ModuleInfo { path: folder.to_owned(), build: Build::read(&path, &text) }
         })
         .collect();
     modules.sort_by(|a, b| a.path.cmp(&b.path));

@@ -165,3 +165,17 @@ pub(super) fn unescape(escape: &str) -> SmolStr {
     };
     text.into()
 }
+
+/// The type that Kotlin and Java give a number.
+pub(super) fn number_type(text: &str) -> &'static str {
+    let lower = text.to_ascii_lowercase();
+    if lower.starts_with("0x") {
+        return if lower.ends_with('l') { "Long" } else { "Int" };
+    }
+    match lower.chars().last() {
+        Some('l') => "Long",
+        Some('f') => "Float",
+        _ if lower.contains('.') || lower.ends_with('d') => "Double",
+        _ => "Int",
+    }
+}

@@ -4,12 +4,14 @@
 use super::{Call, Id, Tree};
 
 /// A language's own functions, as far as values travel through them.
-#[derive(Debug, PartialEq, Eq)]
+#[derive(Debug)]
 pub struct Idioms {
     /// Functions that run a lambda on a value.
     pub scopes: &'static [(&'static str, Scope)],
     /// Functions that run a lambda on each element of what they are called on.
     pub loops: &'static [&'static str],
+    /// Functions that hand the elements of what they are called on back.
+    pub passes: &'static [&'static str],
     /// Delegates whose lambda is the value.
     pub lazy: &'static [&'static str],
     /// Functions that keep or make text.
@@ -21,6 +23,25 @@ pub struct Idioms {
     pub members: &'static [(&'static str, &'static str)],
     /// Types of which one never stands for another.
     pub plain: &'static [&'static str],
+    /// Types that stand for what they will hold.
+    pub promises: &'static [&'static str],
+    /// The types of what is written out.
+    pub literals: Literals,
+    /// A lambda may stand behind a call for its last parameter, and have an unnamed parameter `it`.
+    pub trailing_lambdas: bool,
+    /// A function's bare name, not called, hands the function over.
+    pub tear_offs: bool,
+}
+
+/// What a language calls the types of its literals.
+#[derive(Debug)]
+pub struct Literals {
+    /// Of text.
+    pub text: &'static str,
+    /// Of a truth value.
+    pub truth: &'static str,
+    /// Of a number, by how it is written.
+    pub number: fn(&str) -> &'static str,
 }
 
 /// A function that runs a lambda on a value.
@@ -71,8 +92,20 @@ pub enum TextStep {
 
 impl Idioms {
     /// A language of which nothing is known.
-    pub const NONE: Self =
-        Self { scopes: &[], loops: &[], lazy: &[], texts: &[], asserts: &[], members: &[], plain: &[] };
+    pub const NONE: Self = Self {
+        scopes: &[],
+        loops: &[],
+        passes: &[],
+        lazy: &[],
+        texts: &[],
+        asserts: &[],
+        members: &[],
+        plain: &[],
+        promises: &[],
+        literals: Literals { text: "String", truth: "Boolean", number: |_| "Int" },
+        trailing_lambdas: false,
+        tear_offs: false,
+    };
 
     /// What a function does with text.
     #[must_use]

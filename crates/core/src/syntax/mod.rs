@@ -2,24 +2,29 @@
 //! [`Markup`] (XML); a lens a language, one folder or file each.
 
 mod code;
+mod dart;
 mod idioms;
 mod java;
 mod kotlin;
 mod markup;
+mod nodes;
 mod repair;
 mod tree;
 
 #[cfg(test)]
+mod dart_tests;
+#[cfg(test)]
 mod tests;
 
-pub use idioms::{Handed, Idioms, Scope, Subject, TextStep};
+pub use idioms::{Handed, Idioms, Literals, Scope, Subject, TextStep};
 pub use markup::{Attribute, Element, ElementId, Markup};
-pub use tree::{
-    Annotation, Arg, Arm, Call, Class, ClassKind, Function, Id, Import, Kind, Member, Node, Parameter, Piece,
-    SuperType, Tree, TypeName, Variable,
+pub use nodes::{
+    Annotation, Arg, Arm, Call, Class, ClassKind, Entry, Function, Kind, Member, Parameter, Piece, SuperType,
+    TypeName, Variable,
 };
+pub use tree::{Id, Import, Node, Tree};
 
-use crate::source::{Language, SourceFile};
+use crate::source::{Language, SourceFile, SourceTree, library_of};
 
 /// A file's content after parsing.
 #[derive(Debug)]
@@ -48,16 +53,33 @@ pub struct Problem {
     pub what: String,
 }
 
-/// Parses a file. Never fails: what cannot be read is left out and named.
+/// Parses a file of a source tree. Never fails: what cannot be read is left out and named.
 #[must_use]
-pub fn parse(file: &SourceFile) -> Parsed {
-    let (body, problem) = match file.language {
+pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
+    let (mut body, problem) = match file.language {
         Language::Kotlin => kotlin::parse(file.text.as_str()),
+        Language::Dart => dart::parse(file.text.as_str()),
         Language::Java => java::parse(file.text.as_str()),
         Language::Xml(_) => markup::parse(file.text.as_str()),
     };
+    if let (Some(library), Body::Code(tree)) = (library_of(file), &mut body) {
+        name_libraries(tree, library, file, sources);
+    }
     let problem = problem.map(|p| Problem { line: file.text.position(p.0).0, what: p.1 });
     Parsed { body, problem }
+}
+
+/// Puts libraries in the place of the URIs by which a file writes them.
+fn name_libraries(tree: &mut Tree, library: &str, file: &SourceFile, sources: &SourceTree) {
+    for import in &mut tree.imports {
+        import.path = sources.library(file, &import.path).into();
+    }
+    tree.package = match (tree.is_part, tree.package.is_empty()) {
+        (false, _) => library.into(),
+        (true, false) => sources.library(file, &tree.package).into(),
+        // The older form names no file: generated parts are called like theirs.
+        (true, true) => library.rsplit_once('.').map_or(library, |(before, _)| before).into(),
+    };
 }
 
 /// Keywords before the names that a file declares, in its language: a hint for what to parse, never a
@@ -65,6 +87,7 @@ pub fn parse(file: &SourceFile) -> Parsed {
 pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
     match language {
         Language::Kotlin => kotlin::DECLARING,
+        Language::Dart => dart::DECLARING,
         Language::Java => java::DECLARING,
         Language::Xml(_) => &[],
     }

@@ -1,12 +1,12 @@
-//! Both languages lower to one tree: each construct as a sketch, the same whoever wrote it.
+//! All languages lower to one tree: each construct as a sketch, the same whoever wrote it.
 
 use super::{Arg, ClassKind, Id, Kind, Piece, Tree, TypeName, parse};
 use crate::source::from_texts;
 
 /// The items of a file, a line each.
-fn sketched(path: &str, text: &str) -> String {
+pub(super) fn sketched(path: &str, text: &str) -> String {
     let sources = from_texts(vec![(path.to_owned(), text.to_owned())]);
-    let parsed = parse(&sources.files[0]);
+    let parsed = parse(&sources.files[0], &sources);
     assert_eq!(parsed.problem, None, "the fixture is valid");
     let tree = parsed.body.code().expect("code");
     tree.items.iter().map(|&id| sketch(tree, id)).collect::<Vec<_>>().join("\n")
@@ -94,6 +94,17 @@ fn sketch(tree: &Tree, id: Id) -> String {
         }
         Kind::Cast { of, ty: to, safe } => {
             format!("({} as{} {})", sketch(tree, *of), if *safe { "?" } else { "" }, ty(to))
+        }
+        Kind::List(items) => format!("[{}]", args(tree, items)),
+        Kind::Map(entries) => {
+            let entries: Vec<String> = entries
+                .iter()
+                .map(|entry| {
+                    let key = entry.key.map_or("*".to_owned(), |key| format!("{}: ", sketch(tree, key)));
+                    format!("{key}{}", sketch(tree, entry.value))
+                })
+                .collect();
+            format!("{{{}}}", entries.join(", "))
         }
         Kind::Index { of, args } => format!("{}[{}]", sketch(tree, *of), all(args, ", ")),
         Kind::This => "this".to_owned(),
@@ -247,7 +258,7 @@ fn java_expressions_and_statements() {
 fn packages_and_imports_by_every_form() {
     let imports = |path: &str, text: &str| -> Vec<String> {
         let sources = from_texts(vec![(path.to_owned(), text.to_owned())]);
-        let parsed = parse(&sources.files[0]);
+        let parsed = parse(&sources.files[0], &sources);
         let tree = parsed.body.code().expect("code");
         let named =
             tree.imports.iter().map(|i| format!("{} as {}", i.path, i.name.as_deref().unwrap_or("*")));
@@ -267,7 +278,7 @@ fn packages_and_imports_by_every_form() {
 fn what_is_broken_costs_no_more_than_itself() {
     let kept = |path: &str, text: &str| -> Vec<String> {
         let sources = from_texts(vec![(path.to_owned(), text.to_owned())]);
-        let parsed = parse(&sources.files[0]);
+        let parsed = parse(&sources.files[0], &sources);
         assert!(parsed.problem.is_some(), "the fixture is broken");
         let tree = parsed.body.code().expect("code");
         let mut names: Vec<String> = tree

@@ -62,7 +62,9 @@ impl<'p> Values<'p> {
                 _ => Built::unknown(expr),
             },
             Kind::Call(call) => self.built_call(expr, call, fuel),
-            Kind::Unary { op, of } if op == "!!" => self.built_with(&expr.with(*of), fuel),
+            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await") => {
+                self.built_with(&expr.with(*of), fuel)
+            }
             Kind::Cast { of, .. } => self.built_with(&expr.with(*of), fuel),
             Kind::Binary { op, left, .. } if op == "?:" => self.built_with(&expr.with(*left), fuel),
             Kind::Branch { arms, .. } => {
@@ -78,6 +80,7 @@ impl<'p> Values<'p> {
                     }
                 }
             }
+            Kind::Return(Some(value)) => self.built_with(&expr.with(*value), fuel),
             Kind::Block(items) => match items.last() {
                 Some(&last) => self.built_with(&expr.with(last), fuel),
                 None => Built::whole(expr),

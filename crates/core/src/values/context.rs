@@ -40,8 +40,16 @@ impl Values<'_> {
         let call = self.tree(expr.at).call(expr.at.id)?;
         match self.definition(&expr.with(call.callee), &Fuel::new())? {
             Def::Class(class) => Some(class),
+            Def::Functions(found) => found.first().and_then(|&function| self.constructed(function)),
             _ => None,
         }
+    }
+
+    /// The class that a constructor with a name of its own makes an object of.
+    #[must_use]
+    pub fn constructed(&self, function: Ref) -> Option<Ref> {
+        let constructor = self.tree(function).function(function.id).is_some_and(|f| f.is("constructor"));
+        constructor.then(|| self.enclosing_class(function)).flatten()
     }
 
     /// The type that a bare call is made on: of `with(x) { … }`, `x.apply { … }`, an extension.
@@ -187,14 +195,6 @@ impl Values<'_> {
         }
     }
 
-    /// The elements of `listOf(…)` and its like, through constants.
-    #[must_use]
-    pub fn elements(&self, list: &Expr) -> Vec<Expr> {
-        let root = self.built(list).root;
-        let Some(call) = self.tree(root.at).call(root.at.id) else { return Vec::new() };
-        call.args.iter().map(|arg| root.with(arg.value)).collect()
-    }
-
     /// What the trailing lambda of a call assigns: `type` in `navArgument("id") { type = … }`.
     #[must_use]
     pub fn assigned_in(&self, call: &Expr) -> Vec<(String, Expr)> {
@@ -258,7 +258,9 @@ impl Values<'_> {
         let position = call.args.iter().position(|arg| arg.value == argument)?;
         let tree = self.tree(function);
         let named = call.args[position].name.as_ref();
-        let is_lambda = matches!(self.program.tree(at.file).kind(argument), Kind::Lambda { .. });
+        let here = self.tree(at);
+        let is_lambda =
+            here.idioms.trailing_lambdas && matches!(here.kind(argument), Kind::Lambda { .. });
         let id = match named {
             Some(name) => declared
                 .params

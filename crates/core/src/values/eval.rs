@@ -55,6 +55,10 @@ impl Value {
         vec![Self::new(Datum::Unknown, Form::Dynamic)]
     }
 
+    fn is_object(&self) -> bool {
+        matches!(self.datum, Datum::Object(_))
+    }
+
     /// The shape, if this is text.
     #[must_use]
     pub fn shape(&self) -> Option<&Shape> {
@@ -92,7 +96,9 @@ impl<'p> Values<'p> {
             Kind::Member(member) => self.eval_member(expr, member, fuel),
             Kind::Call(call) => self.eval_call(expr, call, fuel),
             Kind::Binary { op, left, right } => self.eval_binary(expr, op, *left, *right, fuel),
-            Kind::Unary { op, of } if op == "!!" => self.eval_with(&expr.with(*of), fuel),
+            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await") => {
+                self.eval_with(&expr.with(*of), fuel)
+            }
             Kind::Cast { of, .. } => self.eval_with(&expr.with(*of), fuel),
             Kind::Branch { arms, .. } => {
                 let bodies: Vec<Id> = arms.iter().map(|arm| arm.body).collect();
@@ -377,7 +383,9 @@ impl<'p> Values<'p> {
             Some(Def::Class(_)) => return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             Some(Def::Functions(functions)) => {
                 let Some(function) = self.chosen(&functions, expr, call) else { return Value::unknown() };
-                return self.eval_function(function, expr, Some(call), fuel);
+                let values = self.eval_function(function, expr, Some(call), fuel);
+                let made = || self.constructed(function).is_some() && !values.iter().any(Value::is_object);
+                return if made() { vec![Value::new(Datum::Object(expr.clone()), Form::Typed)] } else { values };
             }
             _ => {}
         }

@@ -17,6 +17,9 @@ pub struct Library {
     pub members: &'static [(&'static str, &'static str)],
     /// Static functions: their class, their name, what they give.
     pub factories: &'static [(&'static str, &'static str, &'static str)],
+    /// Members that a class has from a base, with the type that it tells the base first: the member,
+    /// and whether a base is one of those.
+    pub typed: &'static [(&'static str, fn(&str) -> bool)],
     /// Functions that keep text.
     pub texts: &'static [(&'static str, TextStep)],
     /// Types of which one never stands for another.
@@ -42,6 +45,12 @@ impl<'p> Values<'p> {
         let own = find(self.tree(at).idioms.members, name);
         let ty = own.or_else(|| self.libraries(at).find_map(|library| find(library.members, name)))?;
         Some(Type { nullable: ty.ends_with('?'), ..Type::plain(ty.trim_end_matches('?')) })
+    }
+
+    /// Which bases give a class a member of this name with a type of its own.
+    pub(super) fn typed_member_bases(&self, at: Ref, name: &str) -> Option<fn(&str) -> bool> {
+        let typed = self.libraries(at).flat_map(|library| library.typed);
+        typed.into_iter().find(|(member, _)| *member == name).map(|(_, bases)| *bases)
     }
 
     /// What a static function of the platform gives.
@@ -92,7 +101,7 @@ mod tests {
         }
         for path in ["A.kt", "A.java"] {
             let sources = from_texts(vec![(path.to_owned(), String::new())]);
-            let parsed = parse(&sources.files[0]);
+            let parsed = parse(&sources.files[0], &sources);
             let idioms = parsed.body.code().expect("code").idioms;
             assert!(!idioms.members.is_empty() && idioms.members.is_sorted(), "{path}");
         }

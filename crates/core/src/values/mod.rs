@@ -6,7 +6,9 @@
 
 mod build;
 mod context;
+mod collections;
 mod eval;
+mod imports;
 mod library;
 mod objects;
 mod program;
@@ -19,6 +21,7 @@ mod uses;
 mod tests;
 
 pub use build::{Built, Step};
+pub use collections::Entries;
 pub use eval::{Datum, Value};
 pub use library::Library;
 pub use program::{Asked, Program, Ref};

@@ -18,14 +18,16 @@ impl Values<'_> {
         let lambda = |arg: &&Arg| {
             arg.name.is_none() && matches!(self.tree(at.at).kind(arg.value), Kind::Lambda { .. })
         };
-        let trailing = args.last().filter(lambda).filter(|_| args.len() < params.len());
+        let may_trail = self.tree(at.at).idioms.trailing_lambdas && args.len() < params.len();
+        let trailing = args.last().filter(lambda).filter(|_| may_trail);
         let rest = &args[..args.len() - usize::from(trailing.is_some())];
         let mut unnamed = rest.iter().filter(|arg| arg.name.is_none());
         for (i, &id) in params.iter().enumerate() {
             let Some(parameter) = tree.parameter(id) else { continue };
             let named = args.iter().find(|arg| arg.name.as_ref() == Some(&parameter.name));
             let last = trailing.filter(|_| i + 1 == params.len());
-            let given = named.or(last).or_else(|| unnamed.next()).map(|arg| at.with(arg.value));
+            let by_place = || if parameter.is("named") { None } else { unnamed.next() };
+            let given = named.or(last).or_else(by_place).map(|arg| at.with(arg.value));
             let value = given.or_else(|| {
                 parameter.default.map(|default| Expr { at: Ref { file, id: default }, env: up.clone() })
             });
@@ -82,12 +84,16 @@ impl Values<'_> {
         match self.kind(object.at) {
             Kind::Class(_) => Some((object.at, object.env.clone())),
             Kind::Call(call) => {
-                let Some(Def::Class(class)) = self.definition(&object.with(call.callee), fuel) else {
-                    return None;
+                let (class, params) = match self.definition(&object.with(call.callee), fuel)? {
+                    Def::Class(class) => (class, &self.class(class)?.params),
+                    Def::Functions(found) => {
+                        let constructor = *found.first()?;
+                        let class = self.constructed(constructor)?;
+                        (class, &self.tree(constructor).function(constructor.id)?.params)
+                    }
+                    _ => return None,
                 };
-                let params = &self.class(class)?.params;
-                let args: Vec<Arg> = call.args.clone();
-                Some((class, self.bind(class.file, params, &args, object, object.env.clone())))
+                Some((class, self.bind(class.file, params, &call.args, object, object.env.clone())))
             }
             _ => None,
         }
@@ -121,11 +127,35 @@ impl Values<'_> {
             (None, Some(id)) => Some(Def::Parameter(here.with(id).at)),
             (None, None) => None,
         };
+        let set = || self.set_by_constructor(&here, at, name);
+        let bare = |id: Id| tree.variable(id).is_some_and(|v| v.init.is_none() && v.getter.is_none());
+        if let Some((parameter, value)) = own.filter(|&id| bare(id)).and_then(|_| set()) {
+            let values = self.eval_with(&value, fuel);
+            return Some(values.into_iter().map(|value| named(value, &Def::Parameter(parameter))).collect());
+        }
         if let Some(def) = def {
             let values = self.eval_def(&def, &here, fuel);
             return Some(values.into_iter().map(|value| named(value, &def)).collect());
         }
         self.member_of_base(&here, name, fuel).or_else(|| self.member_of_companion(&here, name, fuel))
+    }
+
+    /// What a constructor's parameter gives the field it sets: `this.route` in Dart.
+    fn set_by_constructor(&self, here: &Expr, class: Ref, name: &str) -> Option<(Ref, Expr)> {
+        let tree = self.tree(class);
+        let mut frame = here.env.as_ref();
+        while let Some(inner) = frame {
+            let found = inner.bound.iter().find(|(at, _)| {
+                at.file == class.file
+                    && tree.span(class.id).holds(tree.span(at.id))
+                    && tree.parameter(at.id).is_some_and(|p| p.property && p.name == name)
+            });
+            if let Some((parameter, value)) = found {
+                return Some((*parameter, value.clone()));
+            }
+            frame = inner.up.as_ref();
+        }
+        None
     }
 
     fn member_of_companion(&self, here: &Expr, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {

@@ -2,8 +2,8 @@
 
 use super::Library;
 use crate::search::words as words_of;
-use crate::source::{Language, Resource, SourceFile, SourceTree};
-use crate::syntax::{Body, Class, Id, Kind, Markup, Tree};
+use crate::source::{Language, Resource, SourceFile, SourceTree, library_of};
+use crate::syntax::{Body, Class, Function, Id, Kind, Markup, Tree, Variable};
 use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
 use smol_str::SmolStr;
@@ -28,6 +28,7 @@ pub struct Program<'s> {
     empty: Tree,
     index: Index,
     namespaces: Vec<Option<String>>,
+    by_library: FxHashMap<&'s str, u32>,
     has_graphs: bool,
     asked: Mutex<Asked>,
     callees: OnceLock<FxHashMap<Ref, Vec<Ref>>>,
@@ -43,6 +44,10 @@ pub struct Asked {
     pub functions: BTreeSet<(String, Vec<String>)>,
     /// Classes that others may derive from: whoever names one may be a screen.
     pub bases: FxHashSet<String>,
+    /// Names that a library was asked for, by library.
+    pub members: FxHashMap<String, FxHashSet<String>>,
+    /// Ends of classes' names: whoever declares one may be a screen.
+    pub endings: FxHashSet<String>,
 }
 
 /// Names to nodes. Built once; every look-up after that is a hash look-up.
@@ -51,6 +56,7 @@ struct Index {
     classes_by_path: FxHashMap<String, Vec<Ref>>,
     classes_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     top_level: FxHashMap<String, Vec<Ref>>,
+    top_level_names: FxHashSet<SmolStr>,
     functions_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     calls_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     references_by_name: FxHashMap<SmolStr, Vec<Ref>>,
@@ -74,9 +80,11 @@ impl<'s> Program<'s> {
         let namespaces = namespaces(sources, &bodies);
         let has_graphs =
             sources.files.iter().any(|file| file.language == Language::Xml(Resource::Navigation));
+        let by_library = sources.files.iter().zip(0..).filter_map(|(file, i)| Some((library_of(file)?, i)));
         Self {
             sources,
             bodies,
+            by_library: by_library.collect(),
             libraries,
             empty: Tree::default(),
             index,
@@ -125,6 +133,34 @@ impl<'s> Program<'s> {
         {
             asked.names.insert(name.to_owned());
         }
+    }
+
+    /// Remembers that a library which is not parsed was asked for a name.
+    pub(super) fn ask_library(&self, library: &str, name: &str) {
+        if let Ok(mut asked) = self.asked.lock() {
+            let known = asked.members.get(library).is_some_and(|names| names.contains(name));
+            if !known {
+                asked.members.entry(library.to_owned()).or_default().insert(name.to_owned());
+            }
+        }
+    }
+
+    /// Remembers that classes with names that end like this are wanted.
+    pub(super) fn ask_for_ending(&self, ending: &str) {
+        if let Ok(mut asked) = self.asked.lock() {
+            asked.endings.insert(ending.to_owned());
+        }
+    }
+
+    /// The file that is a library.
+    #[must_use]
+    pub fn file_of_library(&self, library: &str) -> Option<u32> {
+        self.by_library.get(library).copied()
+    }
+
+    /// Whether anything parsed declares a name outside of a class.
+    pub(super) fn is_top_level_name(&self, name: &str) -> bool {
+        self.index.top_level_names.contains(name) || self.index.classes_by_name.contains_key(name)
     }
 
     /// Remembers a class whose derived classes are wanted.
@@ -358,8 +394,10 @@ impl Index {
                 }
                 self.paths.insert(at, path);
             }
-            Kind::Function(function) => self.top_level.entry(join(&function.name)).or_default().push(at),
-            Kind::Variable(variable) => self.top_level.entry(join(&variable.name)).or_default().push(at),
+            Kind::Function(Function { name, .. }) | Kind::Variable(Variable { name, .. }) => {
+                self.top_level.entry(join(name)).or_default().push(at);
+                self.top_level_names.insert(name.clone());
+            }
             Kind::Other(inside) => inside.iter().for_each(|&inner| self.declare(file, tree, inner, within)),
             _ => {}
         }

@@ -1,7 +1,7 @@
 //! What a name means where it stands: locals, parameters, members, imports, packages.
 
 use super::{Expr, Fuel, Ref, Values};
-use crate::syntax::{Class, ClassKind, Handed, Id, Kind, TypeName};
+use crate::syntax::{Class, ClassKind, Handed, Id, Kind, Tree, TypeName};
 use smol_str::SmolStr;
 
 /// What a name means.
@@ -50,6 +50,7 @@ impl<'p> Values<'p> {
         // What is imported may stand in a file that is not parsed; so may a capitalised name.
         match &found {
             None if name.starts_with(char::is_uppercase) => self.program.ask_for_name(name),
+            None => self.ask_libraries(at.file, name),
             Some(Def::External(path)) => self.program.ask_for_name(path.rsplit('.').next().unwrap_or(name)),
             _ => {}
         }
@@ -73,8 +74,11 @@ impl<'p> Values<'p> {
                 found
             }
             Kind::Other(items) => self.among(at.file, items.iter().copied().filter(|&i| i != inner), name),
-            Kind::Branch { subject: Some(subject), .. } if *subject != inner => {
-                self.among(at.file, std::iter::once(*subject), name)
+            Kind::Branch { subject, arms } => {
+                let own = subject.iter().copied().filter(|&subject| subject != inner);
+                let arm = arms.iter().find(|arm| arm.body == inner || arm.tests.contains(&inner));
+                let tests = arm.into_iter().flat_map(|arm| arm.tests.iter().copied()).filter(|&t| t != inner);
+                self.among(at.file, own.chain(tests), name)
             }
             Kind::Lambda { params, .. } => {
                 if name == "it" && params.is_empty() {
@@ -109,8 +113,7 @@ impl<'p> Values<'p> {
                 Kind::Class(class) if class.name == name => return Some(Def::Class(at)),
                 Kind::Function(function) if function.name == name => functions.push(at),
                 Kind::Other(inside) => {
-                    let declared = inside.iter().find(|i| tree.variable(**i).is_some_and(|v| v.name == name));
-                    if let Some(&id) = declared {
+                    if let Some(id) = declared_inside(tree, inside, name) {
                         return Some(Def::Variable(Ref { file, id }));
                     }
                 }
@@ -118,15 +121,6 @@ impl<'p> Values<'p> {
             }
         }
         (!functions.is_empty()).then_some(Def::Functions(functions))
-    }
-
-    fn imported(&self, file: u32, name: &str) -> Option<Def> {
-        let tree = self.program.tree(file);
-        if let Some(import) = tree.imports.iter().find(|import| import.name.as_deref() == Some(name)) {
-            return Some(self.at_path(&import.path).unwrap_or_else(|| Def::External(import.path.clone())));
-        }
-        let wildcards = tree.imports.iter().filter(|import| import.name.is_none());
-        wildcards.into_iter().find_map(|import| self.at_path(&format!("{}.{name}", import.path)))
     }
 
     /// What stands at a full dotted name: a class, a top-level declaration, a member of an object.
@@ -237,7 +231,11 @@ impl<'p> Values<'p> {
     pub fn class_named(&self, at: Ref, name: &str) -> Option<Ref> {
         let mut parts = name.split('.');
         let first = parts.next().filter(|part| !part.is_empty())?;
-        let mut class = match self.resolve_with(at, first, false) {
+        let found = match self.has_prefix(at.file, first) {
+            true => self.behind_prefix(at.file, first, parts.next()?),
+            false => self.resolve_with(at, first, false),
+        };
+        let mut class = match found {
             Some(Def::Class(class)) => Some(class),
             _ => None,
         };
@@ -273,6 +271,9 @@ impl<'p> Values<'p> {
             }
             Kind::Member(member) => {
                 let of = expr.with(member.of);
+                if let Some(prefix) = self.import_prefix(&of) {
+                    return self.behind_prefix(expr.at.file, prefix, &member.name);
+                }
                 if let Some(Def::Class(class)) = self.static_owner(&of, fuel)
                     && let Some(def) = self.member_of_class(class, &member.name)
                 {
@@ -411,6 +412,15 @@ impl<'p> Values<'p> {
     pub fn class(&self, at: Ref) -> Option<&'p Class> {
         self.program.class(at)
     }
+}
+
+/// A variable of a name among what stands together, at any depth.
+fn declared_inside(tree: &Tree, inside: &[Id], name: &str) -> Option<Id> {
+    inside.iter().copied().find_map(|id| match tree.kind(id) {
+        Kind::Variable(variable) if variable.name == name => Some(id),
+        Kind::Other(inner) => declared_inside(tree, inner, name),
+        _ => None,
+    })
 }
 
 /// `fooBar` as Java reads it: `getFooBar`.

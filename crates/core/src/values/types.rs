@@ -2,7 +2,7 @@
 
 use super::scope::property_of;
 use super::{Def, Expr, Fuel, Ref, Values};
-use crate::syntax::{ClassKind, Id, Kind, Scope, TypeName};
+use crate::syntax::{ClassKind, Id, Kind, Literals, Scope, TypeName};
 use smol_str::SmolStr;
 
 /// A type, as far as it is known.
@@ -35,6 +35,9 @@ impl<'p> Values<'p> {
         if ty.name.is_empty() {
             return None;
         }
+        if let ([held], true) = (ty.args.as_slice(), self.tree(at).idioms.promises.contains(&ty.name.as_str())) {
+            return self.named_type(at, held);
+        }
         let class = self.class_named(at, &ty.name);
         let name = class.and_then(|c| self.class(c)).map_or_else(|| ty.simple().into(), |c| c.name.clone());
         Some(Type { name, class, nullable: ty.nullable })
@@ -43,9 +46,9 @@ impl<'p> Values<'p> {
     pub(super) fn type_of_with(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
         let _step = fuel.step()?;
         match self.kind(expr.at) {
-            Kind::Text(_) => Some(Type::plain("String")),
-            Kind::Bool(_) => Some(Type::plain("Boolean")),
-            Kind::Number(text) => Some(Type::plain(number(text))),
+            Kind::Text(_) => Some(Type::plain(self.literals(expr.at).text)),
+            Kind::Bool(_) => Some(Type::plain(self.literals(expr.at).truth)),
+            Kind::Number(text) => Some(Type::plain((self.literals(expr.at).number)(text))),
             Kind::ClassOf(_) => Some(Type::plain("Class")),
             Kind::Member(_) if self.resource(expr).is_some() => Some(Type::plain("Int")),
             Kind::Name(_) | Kind::Member(_) => self.type_of_name(expr, fuel),
@@ -59,7 +62,7 @@ impl<'p> Values<'p> {
                     Some(Type { nullable: other.is_some_and(|o| o.nullable), ..ty })
                 }
                 "==" | "!=" | "<" | ">" | "<=" | ">=" | "&&" | "||" | "in" | "===" | "!==" => {
-                    Some(Type::plain("Boolean"))
+                    Some(Type::plain(self.literals(expr.at).truth))
                 }
                 "+" => {
                     let left = self.type_of_with(&expr.with(*left), fuel)?;
@@ -72,7 +75,7 @@ impl<'p> Values<'p> {
                 let ty = self.type_of_with(&expr.with(*of), fuel)?;
                 match op.as_str() {
                     "!!" => Some(Type { nullable: false, ..ty }),
-                    "!" => Some(Type::plain("Boolean")),
+                    "!" => Some(Type::plain(self.literals(expr.at).truth)),
                     _ => Some(ty),
                 }
             }
@@ -85,6 +88,10 @@ impl<'p> Values<'p> {
             }
             _ => None,
         }
+    }
+
+    fn literals(&self, at: Ref) -> &'static Literals {
+        &self.tree(at).idioms.literals
     }
 
     /// All ways that are not null must agree.
@@ -133,10 +140,24 @@ impl<'p> Values<'p> {
             Some(Def::It(lambda)) => self.type_of_handed(lambda, expr, fuel),
             Some(Def::External(_)) | None => {
                 let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
+                if let Some(ty) = self.type_of_typed_member(expr, name) {
+                    return Some(ty);
+                }
                 // A property is asked for where it is checked: what it says of null is its getter's.
                 self.library_type(expr.at, name).map(|ty| Type { nullable: false, ..ty })
             }
         }
+    }
+
+    /// A member whose type is what a base of the class around is told: `widget` in a `State<ShelfPage>`.
+    fn type_of_typed_member(&self, expr: &Expr, name: &str) -> Option<Type> {
+        let Kind::Name(_) = self.kind(expr.at) else { return None };
+        let bases = self.typed_member_bases(expr.at, name)?;
+        let class = self.enclosing_named_class(expr.at)?;
+        self.lineage(class).into_iter().find_map(|at| {
+            let base = self.class(at)?.supers.iter().find(|base| bases(base.ty.simple()))?;
+            self.named_type(at, base.ty.args.first()?)
+        })
     }
 
     /// What a scope function hands its lambda is what the function is called on.
@@ -296,18 +317,5 @@ impl<'p> Values<'p> {
         }
         found.sort_unstable();
         found
-    }
-}
-
-fn number(text: &str) -> &'static str {
-    let lower = text.to_ascii_lowercase();
-    if lower.starts_with("0x") {
-        return if lower.ends_with('l') { "Long" } else { "Int" };
-    }
-    match lower.chars().last() {
-        Some('l') => "Long",
-        Some('f') => "Float",
-        _ if lower.contains('.') || lower.ends_with('d') => "Double",
-        _ => "Int",
     }
 }

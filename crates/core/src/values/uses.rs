@@ -1,7 +1,8 @@
 //! Who uses a function: the other way round from a call to its callee.
 
 use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
-use crate::syntax::{Call, Id, Kind, Parameter};
+use crate::source::library_of;
+use crate::syntax::{Call, Function, Id, Kind, Member, Parameter};
 use rayon::prelude::*;
 use rustc_hash::FxHashMap;
 
@@ -15,7 +16,7 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn uses(&self, function: Ref) -> Vec<Ref> {
         let Some(declared) = self.tree(function).function(function.id) else { return Vec::new() };
-        self.program.ask_for_users(&declared.name, self.holders(function));
+        self.program.ask_for_users(&declared.name, self.holders(function, declared));
         self.uses_by_callee().get(&function).cloned().unwrap_or_default()
     }
 
@@ -47,11 +48,18 @@ impl<'p> Values<'p> {
     fn callees_in(&self, file: u32) -> Vec<(Ref, Ref)> {
         let tree = self.program.tree(file);
         let mut found = Vec::new();
+        // What a generator wrote uses nothing for the app.
+        if self.program.source(file).is_generated() {
+            return found;
+        }
         for id in tree.ids() {
             let at = Ref { file, id };
             let meant = match tree.kind(id) {
                 Kind::Call(call) => self.meant_by_call(at, call),
                 Kind::Reference { of, name } => self.meant_by_reference(at, *of, name),
+                Kind::Name(name) | Kind::Member(Member { name, .. }) if tree.idioms.tear_offs => {
+                    self.meant_by_tear_off(at, name)
+                }
                 _ => continue,
             };
             found.extend(meant.into_iter().map(|callee| (callee, at)));
@@ -61,7 +69,7 @@ impl<'p> Values<'p> {
 
     /// Words of which a file must hold one to use a function: its class's name or a base's, or the
     /// import or package that brings a top-level one into view.
-    fn holders(&self, function: Ref) -> Vec<String> {
+    fn holders(&self, function: Ref, declared: &Function) -> Vec<String> {
         match self.enclosing_named_class(function) {
             Some(class) => {
                 let named = self
@@ -70,6 +78,10 @@ impl<'p> Values<'p> {
                     .filter_map(|at| self.class(at))
                     .map(|c| c.name.to_string());
                 named.collect()
+            }
+            // Whoever can see it may be told so by another file.
+            None if library_of(self.program.source(function.file)).is_some() => {
+                vec![declared.name.to_string()]
             }
             None => {
                 let package = &self.tree(function).package;
@@ -85,8 +97,10 @@ impl<'p> Values<'p> {
         let expr = Expr::new(at);
         match self.definition(&expr.with(call.callee), &Fuel::new()) {
             Some(Def::Functions(found)) => {
-                let chosen = self.chosen(&found, &expr, call);
-                chosen.map(|base| self.with_overrides(base)).unwrap_or_default()
+                let Some(chosen) = self.chosen(&found, &expr, call) else { return Vec::new() };
+                let mut all = self.with_overrides(chosen);
+                all.extend(self.constructed(chosen));
+                all
             }
             Some(Def::Class(class)) => vec![class],
             Some(_) => Vec::new(),
@@ -199,6 +213,25 @@ impl<'p> Values<'p> {
                 .imports
                 .iter()
                 .any(|import| import.path == path || (import.name.is_none() && import.path == there.package))
+    }
+
+    /// A function that is named and not called: it is handed on.
+    fn meant_by_tear_off(&self, at: Ref, name: &str) -> Vec<Ref> {
+        let tree = self.tree(at);
+        let called = |id: Id| match tree.kind(id) {
+            Kind::Call(call) => call.callee == at.id,
+            Kind::Member(member) => member.of == at.id,
+            _ => false,
+        };
+        if !self.program.is_declared_name(name) || tree.node(at.id).parent.is_none_or(called) {
+            return Vec::new();
+        }
+        match self.definition(&Expr::new(at), &Fuel::new()) {
+            Some(Def::Functions(found)) => {
+                found.into_iter().flat_map(|base| self.with_overrides(base)).collect()
+            }
+            _ => Vec::new(),
+        }
     }
 
     fn meant_by_reference(&self, at: Ref, of: Option<Id>, name: &str) -> Vec<Ref> {

@@ -34,6 +34,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("toUri", "Uri"),
     ],
     factories: &[("Uri", "parse", "Uri")],
+    typed: &[],
     texts: &[("create", TextStep::Argument), ("parse", TextStep::Argument), ("toUri", TextStep::Receiver)],
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
 };

@@ -18,7 +18,7 @@ impl Java<'_> {
                 "annotation" | "marker_annotation" => {
                     let name = word.child_by_field_name("name").map(|n| self.0.name(n)).unwrap_or_default();
                     let args = child(word, "annotation_argument_list").map(|n| self.annotation_args(n));
-                    found.annotations.push(Annotation { name, args: args.unwrap_or_default() });
+                    found.annotations.push(Annotation { name, args: args.unwrap_or_default(), types: Vec::new() });
                 }
                 _ if word.is_extra() => {}
                 _ => found.words.push(self.0.name(word)),
@@ -148,8 +148,8 @@ impl Java<'_> {
             if part.kind() == "spread_parameter" {
                 words.push("vararg".into());
             }
-            let parameter =
-                Parameter { name: self.0.name(name), ty, default: None, property, modifiers: words };
+            let name = self.0.name(name);
+            let parameter = Parameter { name, ty, property, modifiers: words, ..Parameter::default() };
             params.push(self.0.add(Kind::Parameter(parameter), part));
         }
         params

@@ -105,7 +105,7 @@ impl Java<'_> {
             return self.0.add(Kind::This, node);
         }
         let of = self.expression(of);
-        let member = Member { of, name: self.0.name(name), name_span: span(name) };
+        let member = Member { of, name: self.0.name(name), name_span: span(name), safe: false };
         self.0.add(Kind::Member(member), node)
     }
 
@@ -114,7 +114,7 @@ impl Java<'_> {
         let of = node.child_by_field_name("object").map(|n| self.expression(n));
         let callee = match of {
             Some(of) => {
-                let member = Member { of, name: self.0.name(name), name_span: span(name) };
+                let member = Member { of, name: self.0.name(name), name_span: span(name), safe: false };
                 let whole = crate::model::Span { start: span(node).start, end: span(name).end };
                 self.0.tree.add(Kind::Member(member), whole)
             }
@@ -141,7 +141,7 @@ impl Java<'_> {
         let first = parts.next().unwrap_or_default();
         let mut id = self.0.add(Kind::Name(first.into()), node);
         for part in parts {
-            let member = Member { of: id, name: part.into(), name_span: span(node) };
+            let member = Member { of: id, name: part.into(), name_span: span(node), safe: false };
             id = self.0.add(Kind::Member(member), node);
         }
         id
@@ -224,9 +224,7 @@ impl Java<'_> {
             let parameter = Parameter {
                 name: self.0.name(name),
                 ty: part.child_by_field_name("type").map(|n| self.type_name(n)),
-                default: None,
-                property: false,
-                modifiers: Vec::new(),
+                ..Parameter::default()
             };
             params.push(self.0.add(Kind::Parameter(parameter), part));
         }

@@ -1,6 +1,7 @@
 //! Java's own: what `java.lang` does with text and numbers.
 
-use crate::syntax::idioms::{Idioms, TextStep};
+use crate::syntax::code::number_type;
+use crate::syntax::idioms::{Idioms, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["forEach", "map"],
@@ -30,5 +31,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("valueOf", "String"),
     ],
     plain: &["Boolean", "Double", "Float", "Int", "Long", "String"],
+    literals: Literals { text: "String", truth: "Boolean", number: number_type },
     ..Idioms::NONE
 };

@@ -45,7 +45,7 @@ impl Java<'_> {
         let path = path.map(|n| self.0.name(n)).unwrap_or_default();
         let last = path.rsplit('.').next().map(Into::into);
         let name = if has(node, "asterisk") { None } else { last };
-        self.0.tree.imports.push(Import { path, name });
+        self.0.tree.imports.push(Import { path, name, ..Import::default() });
     }
 
     fn item(&mut self, node: Node<'_>) -> Id {

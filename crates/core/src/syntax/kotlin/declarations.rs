@@ -30,7 +30,7 @@ impl Kotlin<'_> {
         let inner = child(node, "constructor_invocation").unwrap_or(node);
         let name = child(inner, "user_type").map(|n| self.type_name(n).name).unwrap_or_default();
         let args = child(inner, "value_arguments").map(|n| self.arguments(n)).unwrap_or_default();
-        Annotation { name, args }
+        Annotation { name, args, types: Vec::new() }
     }
 
     pub(super) fn empty_class(&self, name: Node<'_>, keyword: &str) -> Class {
@@ -109,6 +109,7 @@ impl Kotlin<'_> {
             default,
             property: has(node, "val") || has(node, "var"),
             modifiers,
+            annotations: Vec::new(),
         };
         self.0.add(Kind::Parameter(parameter), node)
     }
@@ -170,8 +171,8 @@ impl Kotlin<'_> {
                 name: inner.first().map(|n| self.0.name(*n)).unwrap_or_default(),
                 ty: inner.get(1).map(|n| self.type_name(*n)),
                 default,
-                property: false,
                 modifiers,
+                ..Parameter::default()
             };
             params.push(self.0.add(Kind::Parameter(parameter), *part));
         }

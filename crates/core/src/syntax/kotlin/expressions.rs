@@ -115,7 +115,7 @@ impl Kotlin<'_> {
             return self.0.add(Kind::ClassOf(ty), node);
         }
         let (of, prefix) = self.without_prefix(of);
-        let member = Member { of, name: self.0.name(*name), name_span: span(*name) };
+        let member = Member { of, name: self.0.name(*name), name_span: span(*name), safe: has(node, "?.") };
         let id = self.0.add(Kind::Member(member), node);
         self.with_prefix(id, prefix, node)
     }
@@ -221,7 +221,7 @@ impl Kotlin<'_> {
         // Any other word between two values is a call.
         if node.kind() == "infix_expression" && !INFIX.contains(&op.as_str()) {
             let name_span = parts.get(1).map_or(span(node), |word| span(*word));
-            let callee = self.0.add(Kind::Member(Member { of: left, name: op, name_span }), node);
+            let callee = self.0.add(Kind::Member(Member { of: left, name: op, name_span, safe: false }), node);
             return self.0.add(
                 Kind::Call(Call {
                     callee,
@@ -330,7 +330,7 @@ impl Kotlin<'_> {
             for part in named(list) {
                 let name = child(part, "identifier").map(|n| self.0.name(n)).unwrap_or_default();
                 let ty = named(part).into_iter().find(|n| is_type(*n)).map(|n| self.type_name(n));
-                let parameter = Parameter { name, ty, default: None, property: false, modifiers: Vec::new() };
+                let parameter = Parameter { name, ty, ..Parameter::default() };
                 params.push(self.0.add(Kind::Parameter(parameter), part));
             }
         }

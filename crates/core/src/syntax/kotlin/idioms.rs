@@ -1,7 +1,8 @@
 //! Kotlin's own: the standard library's scope functions, loops and texts
 //! (kotlinlang.org, "Scope functions").
 
-use crate::syntax::idioms::{Handed, Idioms, Scope, Subject, TextStep};
+use crate::syntax::code::number_type;
+use crate::syntax::idioms::{Handed, Idioms, Literals, Scope, Subject, TextStep};
 
 const fn on_receiver(as_: Handed, gives_subject: bool, builds: bool) -> Scope {
     Scope { on: Subject::Receiver, as_, gives_subject, builds }
@@ -18,6 +19,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("with", Scope { on: Subject::Argument, as_: Handed::This, gives_subject: false, builds: true }),
     ],
     loops: &["forEach", "map", "mapNotNull", "onEach"],
+    passes: &["asReversed", "distinct", "filter", "reversed", "sortedBy", "toList"],
     lazy: &["lazy"],
     texts: &[
         ("format", TextStep::Format),
@@ -54,4 +56,8 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("valueOf", "String"),
     ],
     plain: &["Boolean", "Double", "Float", "Int", "Long", "String"],
+    promises: &[],
+    literals: Literals { text: "String", truth: "Boolean", number: number_type },
+    trailing_lambdas: true,
+    tear_offs: false,
 };

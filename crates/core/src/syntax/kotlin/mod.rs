@@ -76,7 +76,7 @@ impl Kotlin<'_> {
         let wildcard = code::has(node, "*");
         let last = path.rsplit('.').next().map(Into::into);
         let name = if wildcard { None } else { alias.or(last) };
-        self.0.tree.imports.push(Import { path: path.into(), name });
+        self.0.tree.imports.push(Import { path: path.into(), name, ..Import::default() });
     }
 
     /// A statement or declaration.

@@ -1,0 +1,59 @@
+//! What a module's build file says of it.
+
+use super::{gradle, pubspec};
+
+/// Settings of one build file.
+#[derive(Debug, Clone, Default, PartialEq, Eq)]
+pub struct Build {
+    /// What reads it.
+    pub tool: Tool,
+    /// The name that others import the module by.
+    pub name: Option<String>,
+    /// `namespace`, against which class names in resources are written.
+    pub namespace: Option<String>,
+    /// Plugin ids.
+    pub plugins: Vec<String>,
+    /// What it depends on: project paths or package names.
+    pub depends_on: Vec<String>,
+}
+
+/// What builds a module.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
+pub enum Tool {
+    /// Nothing that is known.
+    #[default]
+    None,
+    /// Gradle.
+    Gradle,
+    /// Dart's package manager.
+    Pub,
+}
+
+/// Build files by name, and how each is read.
+const READERS: &[(&str, Tool, fn(&str) -> Build)] = &[
+    ("build.gradle", Tool::Gradle, gradle::read),
+    ("build.gradle.kts", Tool::Gradle, gradle::read),
+    ("pubspec.yaml", Tool::Pub, pubspec::read),
+];
+
+impl Build {
+    /// Whether a path (with `/`) is of a build file.
+    #[must_use]
+    pub fn is_file(path: &str) -> bool {
+        reader(path).is_some()
+    }
+
+    /// Reads the text of a build file.
+    #[must_use]
+    pub fn read(path: &str, text: &str) -> Self {
+        match reader(path) {
+            Some((_, tool, read)) => Self { tool: *tool, ..read(text) },
+            None => Self::default(),
+        }
+    }
+}
+
+fn reader(path: &str) -> Option<&'static (&'static str, Tool, fn(&str) -> Build)> {
+    let name = path.rsplit('/').next()?;
+    READERS.iter().find(|(file, ..)| *file == name)
+}

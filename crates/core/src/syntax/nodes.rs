@@ -1,0 +1,391 @@
+//! What a node of the common tree can be.
+
+use super::Id;
+use crate::model::Span;
+use smol_str::SmolStr;
+
+/// What a node is.
+#[derive(Debug)]
+pub enum Kind {
+    /// A class, interface, object, enum or enum entry.
+    Class(Class),
+    /// A function, method or secondary constructor.
+    Function(Function),
+    /// A property, field or local.
+    Variable(Variable),
+    /// A parameter of a function, constructor or lambda.
+    Parameter(Parameter),
+    /// Statements in order: a body, an initialiser.
+    Block(Vec<Id>),
+    /// A bare name.
+    Name(SmolStr),
+    /// `of.name`.
+    Member(Member),
+    /// A call or the making of an object.
+    Call(Call),
+    /// A string, in pieces.
+    Text(Vec<Piece>),
+    /// A number as written.
+    Number(SmolStr),
+    /// `true` or `false`.
+    Bool(bool),
+    /// `null`.
+    Null,
+    /// `left op right`.
+    Binary { op: SmolStr, left: Id, right: Id },
+    /// `op of`, or `of op`.
+    Unary { op: SmolStr, of: Id },
+    /// A choice among values: if, when, switch, ternary.
+    Branch { subject: Option<Id>, arms: Vec<Arm> },
+    /// An anonymous function.
+    Lambda { params: Vec<Id>, body: Id },
+    /// `target op value`.
+    Assign { target: Id, op: SmolStr, value: Id },
+    /// `of as ty`.
+    Cast { of: Id, ty: TypeName, safe: bool },
+    /// `of[args]`.
+    Index { of: Id, args: Vec<Id> },
+    /// A list or set written out.
+    List(Vec<Arg>),
+    /// A map or object written out.
+    Map(Vec<Entry>),
+    /// `this`, possibly of an outer class.
+    This,
+    /// `super`.
+    Super,
+    /// `X::class`, `X.class`.
+    ClassOf(TypeName),
+    /// `of::name`.
+    Reference { of: Option<Id>, name: SmolStr },
+    /// `return value`.
+    Return(Option<Id>),
+    /// Anything else, with what is inside it.
+    Other(Vec<Id>),
+}
+
+/// What a class is.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum ClassKind {
+    /// A class or record.
+    Class,
+    /// An interface.
+    Interface,
+    /// A single object.
+    Object,
+    /// A companion object.
+    Companion,
+    /// An enum.
+    Enum,
+    /// A case of an enum.
+    Entry,
+    /// An anonymous class.
+    Anonymous,
+}
+
+/// A class-like declaration.
+#[derive(Debug)]
+pub struct Class {
+    /// Its own name; empty for an anonymous one.
+    pub name: SmolStr,
+    /// Where the name stands.
+    pub name_span: Span,
+    /// What it is.
+    pub kind: ClassKind,
+    /// Modifiers in the language's words.
+    pub modifiers: Vec<SmolStr>,
+    /// Annotations.
+    pub annotations: Vec<Annotation>,
+    /// What it extends and implements, with the arguments for a base constructor.
+    pub supers: Vec<SuperType>,
+    /// Parameters of the primary constructor.
+    pub params: Vec<Id>,
+    /// Members in order.
+    pub members: Vec<Id>,
+}
+
+/// A base class or interface as named in a declaration.
+#[derive(Debug)]
+pub struct SuperType {
+    /// The type.
+    pub ty: TypeName,
+    /// Arguments for its constructor.
+    pub args: Vec<Arg>,
+}
+
+/// A function-like declaration.
+#[derive(Debug)]
+pub struct Function {
+    /// Its name; `<init>` for a constructor.
+    pub name: SmolStr,
+    /// Where the name stands.
+    pub name_span: Span,
+    /// Modifiers in the language's words.
+    pub modifiers: Vec<SmolStr>,
+    /// Annotations.
+    pub annotations: Vec<Annotation>,
+    /// The type it extends.
+    pub receiver: Option<TypeName>,
+    /// Parameters in order.
+    pub params: Vec<Id>,
+    /// Declared result.
+    pub result: Option<TypeName>,
+    /// Its body: a block, or the expression it is.
+    pub body: Option<Id>,
+}
+
+/// A property, field or local.
+#[derive(Debug, Default)]
+pub struct Variable {
+    /// Its name.
+    pub name: SmolStr,
+    /// Where the name stands.
+    pub name_span: Span,
+    /// Modifiers in the language's words.
+    pub modifiers: Vec<SmolStr>,
+    /// Annotations.
+    pub annotations: Vec<Annotation>,
+    /// The type it extends.
+    pub receiver: Option<TypeName>,
+    /// Declared type.
+    pub ty: Option<TypeName>,
+    /// Its first value.
+    pub init: Option<Id>,
+    /// What gives its value: a delegate.
+    pub delegate: Option<Id>,
+    /// Its getter's body.
+    pub getter: Option<Id>,
+    /// Its setter's body.
+    pub setter: Option<Id>,
+    /// Whether it can be assigned again.
+    pub mutable: bool,
+}
+
+/// A parameter.
+#[derive(Debug, Default)]
+pub struct Parameter {
+    /// Its name.
+    pub name: SmolStr,
+    /// Declared type.
+    pub ty: Option<TypeName>,
+    /// Its default.
+    pub default: Option<Id>,
+    /// Whether it is a property of its class as well.
+    pub property: bool,
+    /// Modifiers in the language's words.
+    pub modifiers: Vec<SmolStr>,
+    /// Annotations.
+    pub annotations: Vec<Annotation>,
+}
+
+/// `of.name`.
+#[derive(Debug)]
+pub struct Member {
+    /// What it is a member of.
+    pub of: Id,
+    /// The member's name.
+    pub name: SmolStr,
+    /// Where the name stands.
+    pub name_span: Span,
+    /// It is left out where there is nothing to take it from: `of?.name`.
+    pub safe: bool,
+}
+
+/// A call.
+#[derive(Debug)]
+pub struct Call {
+    /// What is called: a name, a member, or any expression.
+    pub callee: Id,
+    /// Type arguments.
+    pub types: Vec<TypeName>,
+    /// Arguments in order, trailing lambdas last.
+    pub args: Vec<Arg>,
+    /// `new`, where the language says so.
+    pub new: bool,
+    /// The class body of an anonymous subclass.
+    pub body: Option<Id>,
+}
+
+/// An argument.
+#[derive(Debug, Clone)]
+pub struct Arg {
+    /// The parameter's name, where the caller writes it.
+    pub name: Option<SmolStr>,
+    /// The value.
+    pub value: Id,
+    /// Whether it spreads a list or object.
+    pub spread: bool,
+}
+
+/// An entry of a map or object.
+#[derive(Debug)]
+pub struct Entry {
+    /// Its key; `None` where another map is spread.
+    pub key: Option<Id>,
+    /// Its value, or the map that is spread.
+    pub value: Id,
+}
+
+/// A piece of a string.
+#[derive(Debug)]
+pub enum Piece {
+    /// Known text, escapes undone.
+    Text(SmolStr),
+    /// An expression put in.
+    Hole(Id),
+}
+
+/// One way a choice can go.
+#[derive(Debug)]
+pub struct Arm {
+    /// What must match; empty for the way that is left.
+    pub tests: Vec<Id>,
+    /// What it comes to.
+    pub body: Id,
+}
+
+/// An annotation.
+#[derive(Debug)]
+pub struct Annotation {
+    /// Its name as written.
+    pub name: SmolStr,
+    /// Type arguments.
+    pub types: Vec<TypeName>,
+    /// Its arguments.
+    pub args: Vec<Arg>,
+}
+
+/// A type as written.
+#[derive(Debug, Clone, PartialEq, Eq, Default)]
+pub struct TypeName {
+    /// Dotted name, without arguments; empty for a function type.
+    pub name: SmolStr,
+    /// Type arguments.
+    pub args: Vec<TypeName>,
+    /// Marked as nullable.
+    pub nullable: bool,
+    /// Where it stands.
+    pub span: Span,
+}
+
+impl Kind {
+    /// The nodes directly inside.
+    #[must_use]
+    pub fn children(&self) -> Vec<Id> {
+        fn args(list: &[Arg]) -> impl Iterator<Item = Id> + '_ {
+            list.iter().map(|arg| arg.value)
+        }
+        fn notes(list: &[Annotation]) -> impl Iterator<Item = Id> + '_ {
+            list.iter().flat_map(|note| args(&note.args))
+        }
+        match self {
+            Self::Class(class) => notes(&class.annotations)
+                .chain(class.supers.iter().flat_map(|s| args(&s.args)))
+                .chain(class.params.iter().copied())
+                .chain(class.members.iter().copied())
+                .collect(),
+            Self::Function(function) => notes(&function.annotations)
+                .chain(function.params.iter().copied())
+                .chain(function.body)
+                .collect(),
+            Self::Variable(variable) => notes(&variable.annotations)
+                .chain(variable.init)
+                .chain(variable.delegate)
+                .chain(variable.getter)
+                .chain(variable.setter)
+                .collect(),
+            Self::Parameter(parameter) => {
+                notes(&parameter.annotations).chain(parameter.default).collect()
+            }
+            Self::Block(items) | Self::Other(items) => items.clone(),
+            Self::Member(member) => vec![member.of],
+            Self::Call(call) => {
+                std::iter::once(call.callee).chain(args(&call.args)).chain(call.body).collect()
+            }
+            Self::Text(pieces) => pieces
+                .iter()
+                .filter_map(|piece| match piece {
+                    Piece::Hole(id) => Some(*id),
+                    Piece::Text(_) => None,
+                })
+                .collect(),
+            Self::Binary { left, right, .. } => vec![*left, *right],
+            Self::Unary { of, .. } | Self::Cast { of, .. } => vec![*of],
+            Self::Branch { subject, arms } => subject
+                .iter()
+                .copied()
+                .chain(arms.iter().flat_map(|arm| arm.tests.iter().copied().chain([arm.body])))
+                .collect(),
+            Self::Lambda { params, body } => params.iter().copied().chain([*body]).collect(),
+            Self::Assign { target, value, .. } => vec![*target, *value],
+            Self::List(items) => args(items).collect(),
+            Self::Map(entries) => {
+                entries.iter().flat_map(|entry| entry.key.into_iter().chain([entry.value])).collect()
+            }
+            Self::Index { of, args } => std::iter::once(*of).chain(args.iter().copied()).collect(),
+            Self::Reference { of, .. } | Self::Return(of) => of.iter().copied().collect(),
+            Self::Name(_)
+            | Self::Number(_)
+            | Self::Bool(_)
+            | Self::Null
+            | Self::This
+            | Self::Super
+            | Self::ClassOf(_) => Vec::new(),
+        }
+    }
+}
+
+impl TypeName {
+    /// The last part of the dotted name.
+    #[must_use]
+    pub fn simple(&self) -> &str {
+        self.name.rsplit('.').next().unwrap_or(&self.name)
+    }
+}
+
+impl Class {
+    /// Whether it carries a modifier.
+    #[must_use]
+    pub fn is(&self, modifier: &str) -> bool {
+        self.modifiers.iter().any(|m| m == modifier)
+    }
+}
+
+impl Function {
+    /// Whether it carries a modifier or annotation.
+    #[must_use]
+    pub fn is(&self, word: &str) -> bool {
+        self.modifiers.iter().any(|m| m == word) || self.annotations.iter().any(|a| a.name == word)
+    }
+}
+
+impl Parameter {
+    /// Whether it carries a modifier.
+    #[must_use]
+    pub fn is(&self, modifier: &str) -> bool {
+        self.modifiers.iter().any(|m| m == modifier)
+    }
+
+    /// Whether it takes any number of arguments.
+    #[must_use]
+    pub fn is_vararg(&self) -> bool {
+        self.is("vararg")
+    }
+}
+
+impl Variable {
+    /// Whether it carries a modifier.
+    #[must_use]
+    pub fn is(&self, modifier: &str) -> bool {
+        self.modifiers.iter().any(|m| m == modifier)
+    }
+}
+
+impl Call {
+    /// The argument for a parameter, by its name or else by position (0-based). Trailing lambdas
+    /// count as the last position.
+    #[must_use]
+    pub fn arg(&self, name: &str, position: usize) -> Option<Id> {
+        let named = self.args.iter().find(|arg| arg.name.as_deref() == Some(name));
+        named.or_else(|| self.args.get(position).filter(|arg| arg.name.is_none())).map(|arg| arg.value)
+    }
+}

@@ -1,0 +1,80 @@
+//! What a file sees of others: its imports, their prefixes, and what imported files hand on.
+
+use super::{Def, Expr, Values};
+use crate::source::library_of;
+use crate::syntax::{Import, Kind};
+
+/// Exports of exports are followed this deep.
+const MAX_EXPORTS: usize = 8;
+
+impl<'p> Values<'p> {
+    /// The imports in force in a file: of a part, those of its library.
+    fn imports(&self, file: u32) -> &'p [Import] {
+        let tree = self.program.tree(file);
+        let whole = tree.is_part.then(|| self.program.file_of_library(&tree.package)).flatten();
+        &self.program.tree(whole.unwrap_or(file)).imports
+    }
+
+    /// What a name means by a file's imports.
+    pub(super) fn imported(&self, file: u32, name: &str) -> Option<Def> {
+        let imports = self.imports(file);
+        if let Some(import) = imports.iter().find(|import| import.name.as_deref() == Some(name)) {
+            return Some(self.at_path(&import.path).unwrap_or_else(|| Def::External(import.path.clone())));
+        }
+        let is_library = library_of(self.program.source(file)).is_some();
+        if is_library && (name.starts_with('_') || !self.program.is_top_level_name(name)) {
+            return None;
+        }
+        let wildcards = imports.iter().filter(|i| i.prefix.is_none() && !i.exported && i.lets_in(name));
+        wildcards.into_iter().find_map(|import| self.in_library(&import.path, name, 0))
+    }
+
+    /// What a package or library has under a name, by itself or by what it exports.
+    fn in_library(&self, path: &str, name: &str, depth: usize) -> Option<Def> {
+        if let Some(found) = self.at_path(&format!("{path}.{name}")) {
+            return Some(found);
+        }
+        let file = self.program.file_of_library(path).filter(|_| depth < MAX_EXPORTS)?;
+        let exports = self.program.tree(file).imports.iter().filter(|i| i.exported && i.lets_in(name));
+        exports.into_iter().find_map(|export| self.in_library(&export.path, name, depth + 1))
+    }
+
+    /// Whether a file's imports put names behind this one.
+    pub(super) fn has_prefix(&self, file: u32, name: &str) -> bool {
+        self.imports(file).iter().any(|import| import.prefix.as_deref() == Some(name))
+    }
+
+    /// The prefix of imports that an expression is.
+    pub(super) fn import_prefix(&self, of: &Expr) -> Option<&'p str> {
+        let Kind::Name(name) = self.kind(of.at) else { return None };
+        (self.has_prefix(of.at.file, name) && self.resolve(of.at, name).is_none()).then_some(name.as_str())
+    }
+
+    /// What a name behind a prefix means.
+    pub(super) fn behind_prefix(&self, file: u32, prefix: &str, name: &str) -> Option<Def> {
+        let behind = |import: &&Import| import.prefix.as_deref() == Some(prefix) && import.lets_in(name);
+        let found = self.imports(file).iter().filter(behind).find_map(|i| self.in_library(&i.path, name, 0));
+        if found.is_none() {
+            let libraries = self.imports(file).iter().filter(behind);
+            libraries.for_each(|import| self.ask_library(&import.path, name, 0));
+        }
+        found
+    }
+
+    /// Asks the libraries in view that are not parsed for a name.
+    pub(super) fn ask_libraries(&self, file: u32, name: &str) {
+        if library_of(self.program.source(file)).is_some() && !name.starts_with('_') {
+            let open = self.imports(file).iter().filter(|i| i.prefix.is_none() && i.lets_in(name));
+            open.for_each(|import| self.ask_library(&import.path, name, 0));
+        }
+    }
+
+    fn ask_library(&self, path: &str, name: &str, depth: usize) {
+        let Some(file) = self.program.file_of_library(path).filter(|_| depth < MAX_EXPORTS) else { return };
+        if !self.program.is_parsed(file) {
+            return self.program.ask_library(path, name);
+        }
+        let exports = self.program.tree(file).imports.iter().filter(|i| i.exported && i.lets_in(name));
+        exports.for_each(|export| self.ask_library(&export.path, name, depth + 1));
+    }
+}
