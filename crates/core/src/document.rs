@@ -6,6 +6,7 @@ use crate::model::{
     Argument, Document, Finding, Form, Module, Parameter, Place, Platform, Read, ResultFact, Target, Totals,
 };
 use crate::recover::TargetFact;
+use crate::source::SourceTree;
 use crate::values::Program;
 use rustc_hash::FxHashMap;
 use std::collections::{BTreeMap, BTreeSet};
@@ -103,13 +104,25 @@ fn modules(graph: &Graph<'_>, program: &Program<'_>) -> Vec<Module> {
     for call in &graph.calls {
         styles.entry(sources.files[call.fact.at.file as usize].module).or_default().insert(call.fact.style);
     }
+    let platforms = platforms_of(sources);
     let used: BTreeSet<usize> = sources.files.iter().map(|file| file.module).collect();
     let listed = used.into_iter().map(|i| Module {
         path: sources.modules[i].path.clone(),
-        platform: Platform::Android,
+        platform: platforms[i],
         styles: styles.remove(&i).unwrap_or_default().into_iter().collect(),
     });
     listed.collect()
+}
+
+/// What each module is for: what most of its files are written for.
+fn platforms_of(sources: &SourceTree) -> Vec<Platform> {
+    let mut counts: Vec<BTreeMap<Platform, usize>> = vec![BTreeMap::new(); sources.modules.len()];
+    for file in &sources.files {
+        *counts[file.module].entry(file.language.platform()).or_default() += 1;
+    }
+    let most =
+        |counts: &BTreeMap<Platform, usize>| counts.iter().max_by_key(|(_, count)| **count).map(|(p, _)| *p);
+    counts.iter().map(|counts| most(counts).unwrap_or(Platform::Android)).collect()
 }
 
 fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model::Screen {
@@ -117,7 +130,7 @@ fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model:
         id: ids.screens[index].clone(),
         name: screen.fact.name.clone(),
         kind: screen.fact.kind,
-        platform: Platform::Android,
+        platform: graph.sources.files[screen.fact.at.file as usize].language.platform(),
         shows: screen
             .hosts
             .iter()
@@ -133,8 +146,16 @@ fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Ro
         .container
         .into_iter()
         .chain(route.group.into_iter().flat_map(|g| graph.containers[g].parents.clone()));
-    let parent =
-        parents.into_iter().filter(|&c| route.group != Some(c)).find_map(|c| graph.route_of_group(c));
+    let owned = |container: usize| {
+        let owner = graph.containers[container].fact.owner?;
+        graph.routes.iter().position(|other| other.fact.at == owner.0)
+    };
+    let named =
+        route.fact.parent.and_then(|key| graph.routes.iter().position(|other| other.fact.at == key.0));
+    let parent = named.or_else(|| {
+        let around = parents.into_iter().filter(|&c| route.group != Some(c));
+        around.into_iter().find_map(|c| graph.route_of_group(c).or_else(|| owned(c)))
+    });
     let parameters = route.parameters.iter().map(|parameter| Parameter {
         name: parameter.name.clone(),
         ty: parameter.ty.clone(),
@@ -194,7 +215,9 @@ fn call(graph: &Graph<'_>, ids: &Ids, index: usize, call: &Call) -> model::Call 
 fn target(ids: &Ids, call: &Call) -> Option<Target> {
     let value = match &call.fact.target {
         TargetFact::None => return None,
-        TargetFact::Address(shapes) => shapes.first().map(crate::values::Shape::value),
+        TargetFact::Address(shapes) | TargetFact::Text(shapes) | TargetFact::Named(shapes) => {
+            shapes.first().map(crate::values::Shape::value)
+        }
         _ => None,
     };
     let form = if call.status == model::CallStatus::Dynamic { Form::Dynamic } else { call.fact.form };

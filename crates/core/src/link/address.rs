@@ -12,6 +12,8 @@ pub(super) struct Fit {
     pub(super) score: u32,
     /// The pattern's placeholders that the text fills, with the expression put in and its type.
     pub(super) filled: Vec<(String, String, Option<String>)>,
+    /// None of the pattern's own words is only possibly meant.
+    pub(super) certain: bool,
     /// Placeholders that the text leaves as they are: the pattern itself was written.
     pub(super) raw: Vec<String>,
 }
@@ -36,16 +38,18 @@ pub(super) fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
     if let Some(prefix) = pattern_path.strip_suffix("{}") {
         let length = prefix.chars().count();
         let begins = path.len() >= length && matches_text(&path[..length], prefix);
-        return begins.then(|| Fit { score: 1, filled: Vec::new(), raw: Vec::new() });
+        return begins.then(|| Fit { score: 1, filled: Vec::new(), certain: true, raw: Vec::new() });
     }
     let segments: Vec<&[Token]> = path.split(|token| *token == Token::Char('/')).collect();
     let wanted: Vec<&str> = pattern_path.split('/').collect();
     if segments.len() != wanted.len() {
         return None;
     }
-    let mut fit = Fit { score: 0, filled: Vec::new(), raw: Vec::new() };
+    let mut fit = Fit { score: 0, filled: Vec::new(), certain: true, raw: Vec::new() };
     for (segment, wanted) in segments.iter().zip(&wanted) {
-        fit.score += segment_fit(segment, wanted, &mut fit.filled)?;
+        let score = segment_fit(segment, wanted, &mut fit.filled)?;
+        fit.certain &= score > 0;
+        fit.score += score;
     }
     fill_query(&query, pattern_query, &mut fit.filled);
     let (raw, filled) =

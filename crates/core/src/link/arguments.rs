@@ -1,8 +1,11 @@
 //! Arguments and reads under the names that routes declare.
 
-use super::graph::{Argument, Graph, Parameter, Route};
+use super::graph::{Argument, Graph, Parameter, Read, Route};
+use super::owners::Owners;
 use super::targets::same;
-use crate::recover::{Slot, TargetFact};
+use crate::model::Via;
+use crate::recover::{BagFact, Slot, TargetFact};
+use crate::values::{Ref, Values};
 
 /// Names what calls pass by position or in generated spelling, and what screens read of generated
 /// classes.
@@ -67,30 +70,76 @@ fn in_order(parameters: &[Parameter]) -> Vec<&Parameter> {
     required.into_iter().chain(rest).collect()
 }
 
+/// Whether a read says what a route takes: a segment of the path never does, and what is taken out
+/// where another route is declared is that one's.
+fn declares(route: usize, read: &Read) -> bool {
+    read.fact.via != Via::Path
+        && !read.fact.is_parameter
+        && read.declared_by.is_none_or(|around| around == route)
+}
+
 fn spelled(generated: &str, parameters: &[Parameter]) -> String {
     let found = parameters.iter().find(|parameter| same(&parameter.name, generated));
     found.map_or_else(|| generated.to_owned(), |parameter| parameter.name.clone())
 }
 
+/// What is taken whole, as one object, takes the object's parts.
+pub(super) fn declare_from_bags(
+    bags: Vec<BagFact>,
+    owners: &Owners<'_>,
+    graph: &mut Graph<'_>,
+    values: Values<'_>,
+) {
+    for bag in bags {
+        let routes = match declared_around(bag.site, graph, values) {
+            Some(route) => vec![route],
+            None => {
+                let screens = owners.of(bag.site).into_iter();
+                screens.flat_map(|screen| graph.screens[screen].routes.clone()).collect()
+            }
+        };
+        for route in routes {
+            let this = &mut graph.routes[route];
+            if !this.fact.parameters_from_reads {
+                continue;
+            }
+            let declared = &mut this.parameters;
+            let new =
+                bag.parameters.iter().filter(|part| declared.iter().all(|known| known.name != part.name));
+            let new: Vec<Parameter> = new.cloned().collect();
+            declared.extend(new);
+        }
+    }
+}
+
+/// The route in whose declaration a node stands, the innermost one.
+pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) -> Option<usize> {
+    let tree = values.tree(site);
+    let here = tree.span(site.id);
+    let around = graph.contents_in(site.file).iter().filter(|(content, _)| tree.span(content.id).holds(here));
+    around.min_by_key(|(content, _)| tree.span(content.id).len()).map(|(_, route)| *route)
+}
+
 /// Where a route declares nothing, what its screen takes out is what it takes.
 pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
     for route in 0..graph.routes.len() {
-        let Some(screen) = graph.routes[route].screen.filter(|_| graph.routes[route].declares_by_reads())
-        else {
+        let fact = &graph.routes[route].fact;
+        let Some(screen) = graph.routes[route].screen.filter(|_| fact.parameters_from_reads) else {
             continue;
         };
         let mut parameters: Vec<Parameter> = Vec::new();
-        for read in graph.reads_of(screen) {
+        for read in graph.reads_of(screen).filter(|read| declares(route, read)) {
+            let read_out = Route::read(&read.name, &read.fact);
             match parameters.iter_mut().find(|parameter| parameter.name == read.name) {
-                Some(known) => known.required |= read.fact.forced,
-                None => parameters.push(Route::extra(
-                    &read.name,
-                    read.fact.ty.clone(),
-                    read.fact.forced,
-                    read.fact.at,
-                )),
+                Some(known) => {
+                    known.required |= read_out.required;
+                    known.nullable &= read_out.nullable;
+                }
+                None => parameters.push(read_out),
             }
         }
-        graph.routes[route].parameters = parameters;
+        let declared = &mut graph.routes[route].parameters;
+        parameters.retain(|read| declared.iter().all(|known| known.name != read.name));
+        declared.extend(parameters);
     }
 }

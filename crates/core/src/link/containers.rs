@@ -3,6 +3,7 @@
 use super::address::{fit, without_names};
 use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
 use super::owners::Owners;
+use super::shadows;
 use crate::recover::{
     ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows,
     TargetFact, UsedFact,
@@ -32,13 +33,18 @@ pub(super) fn add(
             starts: Vec::new(),
             broken: false,
             incomplete: false,
+            is_app: false,
         });
     }
+    let by_path: FxHashMap<String, usize> =
+        graph.screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
     for container in 0..graph.containers.len() {
-        let Some(site) = graph.containers[container].fact.site else { continue };
-        for screen in owners.of(site) {
-            graph.screens[screen].hosts.push(container);
-        }
+        let fact = &graph.containers[container].fact;
+        let shown_in = fact.shown_in.as_ref().and_then(|path| by_path.get(path.as_str()).copied());
+        let screens: Vec<usize> =
+            fact.sites.iter().flat_map(|&site| owners.of(site)).chain(shown_in).collect();
+        graph.containers[container].is_app = fact.is_app && screens.is_empty();
+        screens.into_iter().for_each(|screen| graph.screens[screen].hosts.push(container));
     }
     for include in includes {
         let Some(&into) = by_key.get(&include.into) else { continue };
@@ -169,7 +175,7 @@ pub(super) fn add_routes(
     let mut seen = FxHashSet::default();
     let mut facts = facts;
     facts.extend(undeclared_activities(calls, &declared, graph, values));
-    facts.sort_by(|a, b| (a.at, &a.name).cmp(&(b.at, &b.name)));
+    facts.sort_by(|a, b| (a.at, &a.name, !a.launcher).cmp(&(b.at, &b.name, !b.launcher)));
     for fact in facts {
         let group = by_key.get(&crate::recover::ContainerKey(fact.at)).copied();
         // A graph that a host shows is no route; one that others hold is.
@@ -191,8 +197,11 @@ pub(super) fn add_routes(
             }
         }
         let route = graph.routes.len();
-        if let Some(screen) = screen {
-            graph.screens[screen].routes.push(route);
+        let also = fact.also.iter().filter_map(|path| by_path.get(path).copied());
+        for screen in screen.into_iter().chain(also) {
+            if !graph.screens[screen].routes.contains(&route) {
+                graph.screens[screen].routes.push(route);
+            }
         }
         let container = fact.container.and_then(|key| by_key.get(&key).copied());
         let entry = fact.launcher || !fact.deep_links.is_empty();
@@ -204,6 +213,7 @@ pub(super) fn add_routes(
             start: fact.launcher,
             parameters,
             loses_to: None,
+            shadowed_by: None,
             reached: false,
             entry,
             fact,
@@ -211,6 +221,7 @@ pub(super) fn add_routes(
     }
     find_duplicates(graph);
     graph.index_names();
+    shadows::find(graph);
     find_starts(graph);
     graph.namespaces = namespaces(values);
     graph.classes = values.program().classes().map(|class| values.program().path(class).to_owned()).collect();
@@ -234,22 +245,12 @@ fn undeclared_activities(
         {
             continue;
         }
+        let name = screen.fact.name.clone();
         found.push(RouteFact {
-            style: Style::ActivityIntent,
-            name: screen.fact.name.clone(),
-            pattern: None,
-            kind: RouteKind::Activity,
             shows: Shows::Class(path, screen.fact.at),
-            container: None,
-            parameters: Vec::new(),
-            deep_links: Vec::new(),
-            launcher: false,
-            from_outside: false,
             only_if_opened: true,
             parameters_from_reads: true,
-            class: None,
-            content: None,
-            at: screen.fact.at,
+            ..RouteFact::new(Style::ActivityIntent, RouteKind::Activity, name, screen.fact.at)
         });
     }
     found
@@ -259,7 +260,9 @@ fn undeclared_activities(
 /// shape in one host the earlier takes all calls.
 fn find_duplicates(graph: &mut Graph<'_>) {
     let mut last: FxHashMap<(usize, String), usize> = FxHashMap::default();
-    for i in 0..graph.routes.len() {
+    let mut in_order: Vec<usize> = (0..graph.routes.len()).collect();
+    in_order.sort_by_key(|&i| graph.routes[i].fact.order);
+    for i in in_order {
         let route = &graph.routes[i];
         let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
         let Some(pattern) = &route.fact.pattern else {
@@ -286,7 +289,11 @@ fn find_starts(graph: &mut Graph<'_>) {
         };
         let found: Vec<usize> = wanted.iter().filter_map(|name| start_named(graph, i, name)).collect();
         graph.containers[i].start = found.first().copied();
-        found.iter().for_each(|&route| graph.routes[route].start = true);
+        let is_app = graph.containers[i].is_app;
+        for &route in &found {
+            graph.routes[route].start = true;
+            graph.routes[route].entry |= is_app;
+        }
         graph.containers[i].starts = found;
         if graph.containers[i].start.is_none() {
             // Said and not there, or not said at all: reported once, there.

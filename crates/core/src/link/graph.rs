@@ -4,7 +4,7 @@ use super::index::Index;
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::recover::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, MissingStep, Overruled, ParameterFact,
-    ReadFact, ResultSideFact, RouteFact, ScreenFact, TargetFact, UsedFact,
+    ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, TargetFact, UsedFact,
 };
 use crate::source::SourceTree;
 use crate::values::Ref;
@@ -38,6 +38,10 @@ pub struct Graph<'p> {
     pub missing_steps: Vec<MissingStep>,
     /// Registrations that never count.
     pub overruled: Vec<Overruled>,
+    /// Ways on that no call takes.
+    pub redirects: Vec<Redirect>,
+    /// Generated code that is out of step.
+    pub stale: Vec<StaleFact>,
     /// First parts of the dotted names that the source declares.
     pub namespaces: Vec<String>,
     /// Full names of the classes that the source declares.
@@ -93,6 +97,8 @@ pub struct Route {
     pub parameters: Vec<Parameter>,
     /// The declaration that stands in for this one.
     pub loses_to: Option<usize>,
+    /// The wider declaration that is asked first and takes all calls.
+    pub shadowed_by: Option<usize>,
     /// Whether a way leads here from an entry.
     pub reached: bool,
     /// Whether it is an entry itself.
@@ -121,6 +127,17 @@ pub struct Container {
     pub broken: bool,
     /// It includes a graph that is not in the source.
     pub incomplete: bool,
+    /// It is the whole app's: what it shows first is what is opened first.
+    pub is_app: bool,
+}
+
+/// A route that leads on by itself.
+#[derive(Debug)]
+pub struct Redirect {
+    /// The route; `None` where any may.
+    pub from: Option<usize>,
+    /// Where it leads.
+    pub targets: Vec<usize>,
 }
 
 /// A named way to a route.
@@ -179,6 +196,8 @@ pub struct Read {
     pub screens: Vec<usize>,
     /// Its name as the routes of its screens spell it.
     pub name: String,
+    /// The route in whose declaration it stands.
+    pub declared_by: Option<usize>,
 }
 
 /// A side of a result and the screens it belongs to.
@@ -188,6 +207,8 @@ pub struct ResultSideLinked {
     pub fact: ResultSideFact,
     /// Screens it belongs to.
     pub screens: Vec<usize>,
+    /// Routes whose result it is, where it has no key of its own.
+    pub routes: Vec<usize>,
 }
 
 /// A host and the container it shows.
@@ -256,6 +277,8 @@ impl<'p> Graph<'p> {
             constants: Vec::new(),
             missing_steps: Vec::new(),
             overruled: Vec::new(),
+            redirects: Vec::new(),
+            stale: Vec::new(),
             namespaces: Vec::new(),
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),
@@ -288,6 +311,7 @@ impl Call {
     #[must_use]
     pub fn is_address(&self) -> bool {
         matches!(self.fact.target, TargetFact::Address(_) | TargetFact::Text(_))
+            && self.fact.style != Style::NamedTable
     }
 
     /// Whether the compiler sees to it that nothing required is left out.
@@ -323,7 +347,7 @@ impl Route {
     /// Whether its parameters are what its screen takes out.
     #[must_use]
     pub fn declares_by_reads(&self) -> bool {
-        self.fact.parameters_from_reads
+        self.fact.parameters_from_reads && !self.fact.closed
     }
 
     /// Whether its values travel as extras.
@@ -332,16 +356,17 @@ impl Route {
         self.fact.kind == RouteKind::Activity
     }
 
-    /// A parameter made from a read.
-    pub(super) fn extra(name: &str, ty: Option<String>, required: bool, at: At) -> Parameter {
+    /// A parameter made from a read. What is in a query can always be left out.
+    pub(super) fn read(name: &str, fact: &ReadFact) -> Parameter {
+        let required = fact.forced && fact.via != Via::Query;
         ParameterFact {
             name: name.to_owned(),
-            ty,
+            ty: fact.ty.clone(),
             required,
             nullable: !required,
             default: None,
-            via: Via::Extra,
-            at,
+            via: fact.via,
+            at: fact.at,
         }
     }
 }

@@ -15,6 +15,8 @@ pub(super) struct Index {
     routes_by_container: FxHashMap<usize, Vec<usize>>,
     routes_by_class: FxHashMap<String, Vec<usize>>,
     routes_with_links: Vec<usize>,
+    routes_by_content: FxHashMap<u32, Vec<(Ref, usize)>>,
+    redirects_by_target: FxHashMap<usize, Vec<usize>>,
     routes_with_patterns: Vec<usize>,
     routes_by_type: FxHashMap<Ref, Vec<usize>>,
     actions_by_spelling: FxHashMap<String, Vec<usize>>,
@@ -55,6 +57,9 @@ impl Graph<'_> {
             if !route.fact.deep_links.is_empty() {
                 index.routes_with_links.push(i);
             }
+            if let Some(content) = route.fact.content {
+                index.routes_by_content.entry(content.file).or_default().push((content, i));
+            }
         }
         for (i, action) in self.actions.iter().enumerate() {
             index.actions_by_name.entry(action.fact.name.clone()).or_default().push(i);
@@ -62,6 +67,26 @@ impl Graph<'_> {
         }
         index.screens_by_class = self.screens.iter().enumerate().map(|(i, s)| (s.fact.class, i)).collect();
         self.index = index;
+    }
+
+    /// Makes redirects findable from where they lead.
+    pub(super) fn index_redirects(&mut self) {
+        for (i, redirect) in self.redirects.iter().enumerate() {
+            for &target in &redirect.targets {
+                self.index.redirects_by_target.entry(target).or_default().push(i);
+            }
+        }
+    }
+
+    /// Whether a route leads on to this one by itself.
+    #[must_use]
+    pub fn is_redirected_to(&self, route: usize) -> bool {
+        self.index.redirects_by_target.contains_key(&route)
+    }
+
+    /// The routes that are declared in a file by something that is shown in place.
+    pub(super) fn contents_in(&self, file: u32) -> &[(Ref, usize)] {
+        self.index.routes_by_content.get(&file).map_or(&[], Vec::as_slice)
     }
 
     /// Makes calls and reads findable from their screens and targets, once they are linked.
@@ -109,6 +134,12 @@ impl Graph<'_> {
     #[must_use]
     pub fn patterned_routes(&self) -> &[usize] {
         &self.index.routes_with_patterns
+    }
+
+    /// Routes that are text and asked one after the other.
+    pub(super) fn patterned_in_order(&self) -> Vec<usize> {
+        let ordered = |route: &usize| self.routes[*route].fact.style.asks_in_order();
+        self.index.routes_with_patterns.iter().copied().filter(ordered).collect()
     }
 
     /// Routes that are registered by a class.

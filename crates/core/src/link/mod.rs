@@ -4,6 +4,7 @@
 //! a style means is in the facts it recovers.
 
 mod address;
+mod addresses;
 mod arguments;
 mod constants;
 mod containers;
@@ -14,7 +15,10 @@ mod nearest;
 mod owners;
 mod questions;
 mod reach;
+mod redirects;
+mod results;
 mod screens;
+mod shadows;
 mod targets;
 
 pub use graph::{
@@ -34,12 +38,16 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     let mut graph = Graph::new(values.program().sources());
     let Facts {
         screens,
+        parts,
         routes,
         containers,
         includes,
         actions,
+        redirects,
+        addresses,
         mut calls,
         reads,
+        bags,
         results,
         hosts,
         layout_includes,
@@ -54,14 +62,16 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         shown_by_markup,
         whole_bags,
         overruled,
+        stale,
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
-    let owners = owners::Owners::new(&graph.screens, &routes, values);
+    let owners = owners::Owners::new(&graph.screens, &routes, &parts, values);
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
+    addresses::add(&addresses, &mut graph);
     containers::add_actions(actions, &mut graph);
     graph.index_names();
-    screens::add_reads(reads, results, &owners, &mut graph);
+    screens::add_reads(reads, results, &owners, &mut graph, values);
     let menu = menus::Menus { menus, views: menu_views, setups: menu_setups, handled };
     let from_menus = menus::calls(menu, &owners, &mut graph);
     calls.sort_by(|a, b| (a.at, &a.written).cmp(&(b.at, &b.written)));
@@ -76,14 +86,18 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         let linked = targets::resolve(call, screens, &graph);
         graph.calls.push(linked);
     }
+    redirects::add(redirects, &mut graph);
     graph.calls.extend(from_menus);
     graph.calls.sort_by(|a, b| (a.fact.at, &a.fact.written).cmp(&(b.fact.at, &b.fact.written)));
     graph.index_uses();
     screens::mark_whole_bags(&whole_bags, &owners, &mut graph);
     arguments::name(&mut graph);
+    arguments::declare_from_bags(bags, &owners, &mut graph, values);
     arguments::declare_from_reads(&mut graph);
+    results::find_routes(&mut graph);
     graph.missing_steps = missing_steps;
     graph.overruled = overruled;
+    graph.stale = stale;
     graph.used = used;
     graph.shown_by_markup = shown_by_markup;
     graph

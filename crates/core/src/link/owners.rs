@@ -2,7 +2,7 @@
 //! it, or, in a helper, every screen that uses the helper.
 
 use super::graph::Screen;
-use crate::recover::{ReadFact, RouteFact, Shows};
+use crate::recover::{PartFact, ReadFact, RouteFact, Shows};
 use crate::syntax::{ClassKind, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -26,7 +26,12 @@ pub(super) struct Owners<'p> {
 }
 
 impl<'p> Owners<'p> {
-    pub(super) fn new(screens: &[Screen], routes: &[RouteFact], values: Values<'p>) -> Self {
+    pub(super) fn new(
+        screens: &[Screen],
+        routes: &[RouteFact],
+        parts: &[PartFact],
+        values: Values<'p>,
+    ) -> Self {
         let mut by_name: FxHashMap<String, Vec<usize>> = FxHashMap::default();
         let mut below: FxHashMap<Ref, Vec<usize>> = FxHashMap::default();
         for (i, screen) in screens.iter().enumerate() {
@@ -45,6 +50,16 @@ impl<'p> Owners<'p> {
             Shows::Class(path, _) => Some((route.content?, *by_path.get(path.as_str())?)),
             _ => None,
         });
+        for part in parts {
+            let screens = below.get(&part.of).cloned().unwrap_or_default();
+            for class in values.lineage(part.class) {
+                let known = below.entry(class).or_default();
+                known.extend(
+                    screens.iter().copied().filter(|screen| !known.contains(screen)).collect::<Vec<_>>(),
+                );
+            }
+        }
+        below.retain(|_, screens| !screens.is_empty());
         let by_content = contents.collect();
         Self { values, by_class, classes, below, by_name, by_content, known: RefCell::default() }
     }

@@ -62,6 +62,7 @@ impl Graph<'_> {
         let own = route.container.or(route.group);
         let around = own.map(|container| self.around(container)).unwrap_or_default();
         route.loses_to.is_some()
+            || route.shadowed_by.is_some()
             || self.overruled.iter().any(|other| route.fact.class == Some(other.class))
             || around
                 .into_iter()

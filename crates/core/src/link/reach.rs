@@ -6,7 +6,8 @@ use crate::recover::TargetFact;
 /// Marks every route that can be reached.
 pub(super) fn mark(graph: &mut Graph<'_>) {
     let mut seeds: Vec<usize> = (0..graph.routes.len()).filter(|&route| graph.routes[route].entry).collect();
-    graph.has_entries = graph.routes.iter().any(|route| route.fact.launcher);
+    let app = graph.containers.iter().any(|container| container.is_app && container.start.is_some());
+    graph.has_entries = app || graph.routes.iter().any(|route| route.fact.launcher);
     if !graph.has_entries {
         // Part of an app: what its hosts show first is as far out as one can see.
         let hosted = graph.containers.iter().filter(|container| container.hosted);
@@ -16,6 +17,8 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
     let loose = graph.calls.iter().filter(|call| call.screens.is_empty());
     seeds.extend(loose.flat_map(|call| call.targets.iter().copied()));
     seeds.extend((0..graph.routes.len()).filter(|&route| graph.routes[route].fact.from_outside));
+    let anywhere = graph.redirects.iter().filter(|redirect| redirect.from.is_none());
+    seeds.extend(anywhere.flat_map(|redirect| redirect.targets.iter().copied()));
     for route in from(graph, seeds) {
         graph.routes[route].reached = true;
     }
@@ -41,6 +44,8 @@ pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<usize>) -> Vec<usize> {
 fn next(graph: &Graph<'_>, route: usize) -> Vec<usize> {
     let mut found: Vec<usize> =
         graph.routes[route].group.map(|group| graph.containers[group].starts.clone()).unwrap_or_default();
+    let own = graph.redirects.iter().filter(|redirect| redirect.from == Some(route));
+    found.extend(own.flat_map(|redirect| redirect.targets.iter().copied()));
     let Some(screen) = graph.routes[route].screen else { return found };
     // The same screen under another route is the same place to call from.
     found.extend(

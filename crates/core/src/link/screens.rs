@@ -1,5 +1,6 @@
 //! Screens, what they read and hand back, and who makes them.
 
+use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
 use crate::model::ScreenKind;
@@ -54,28 +55,35 @@ pub(super) fn add(
 fn keep_shown(facts: &mut Vec<ScreenFact>, routes: &[RouteFact], values: Values<'_>) {
     let shown: FxHashSet<&str> = routes
         .iter()
-        .filter_map(|route| match &route.shows {
-            Shows::Class(path, _) => Some(path.as_str()),
-            _ => None,
+        .flat_map(|route| {
+            let first = match &route.shows {
+                Shows::Class(path, _) => Some(path.as_str()),
+                _ => None,
+            };
+            first.into_iter().chain(route.also.iter().map(String::as_str))
         })
         .collect();
     let last_word = |name: &str| name.rfind(char::is_uppercase).map(|at| name[at..].to_owned());
     let words: FxHashSet<String> = facts
         .iter()
-        .filter(|fact| fact.kind == ScreenKind::Composable && shown.contains(fact.path.as_str()))
+        .filter(|fact| !fact.surely && shown.contains(fact.path.as_str()))
         .filter_map(|fact| last_word(&fact.name))
         .collect();
+    words.iter().for_each(|word| values.expect_ending(word));
     facts.retain(|fact| {
-        fact.kind != ScreenKind::Composable
+        fact.surely
             || shown.contains(fact.path.as_str())
             || (last_word(&fact.name).is_some_and(|word| words.contains(&word))
                 && !is_used(fact.class, values))
     });
 }
 
-/// Whether anything but a preview runs a function.
-fn is_used(function: Ref, values: Values<'_>) -> bool {
-    values.uses(function).into_iter().any(|at| {
+/// Whether anything but a preview runs a function, or makes an object of a class.
+fn is_used(screen: Ref, values: Values<'_>) -> bool {
+    if values.class(screen).is_some() {
+        return is_made(screen, values);
+    }
+    values.uses(screen).into_iter().any(|at| {
         let around = values.enclosing_function(at).and_then(|f| values.tree(f).function(f.id));
         around.is_none_or(|f| !f.annotations.iter().any(|annotation| annotation.name.contains("Preview")))
     })
@@ -87,16 +95,18 @@ pub(super) fn add_reads(
     results: Vec<ResultSideFact>,
     owners: &Owners<'_>,
     graph: &mut Graph<'_>,
+    values: Values<'_>,
 ) {
     for fact in reads {
         let screens = owners.of_read(&fact);
         let name = fact.name.clone();
-        graph.reads.push(Read { fact, screens, name });
+        let declared_by = declared_around(fact.site, graph, values);
+        graph.reads.push(Read { fact, screens, name, declared_by });
     }
     graph.reads.sort_by(|a, b| (a.fact.at, &a.name).cmp(&(b.fact.at, &b.name)));
     for fact in results {
         let screens = owners.of(fact.site);
-        graph.results.push(ResultSideLinked { fact, screens });
+        graph.results.push(ResultSideLinked { fact, screens, routes: Vec::new() });
     }
     graph.results.sort_by(|a, b| (a.fact.at, &a.fact.key).cmp(&(b.fact.at, &b.fact.key)));
 }
@@ -119,7 +129,7 @@ pub(super) fn mark_made(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &F
         .map(|screen| {
             let class = screen.fact.class;
             // Of functions only those are kept that a route shows or nothing runs.
-            if screen.fact.kind == ScreenKind::Composable {
+            if !screen.fact.surely {
                 return (false, false);
             }
             let named = elsewhere.contains(&screen.fact.name)

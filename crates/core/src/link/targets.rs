@@ -4,8 +4,8 @@ use super::address::{Fit, TEXT, fit};
 use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::nearest::spelling;
-use crate::model::{CallStatus, Style};
-use crate::recover::{ArgumentFact, CallFact, HostHint, Slot, TargetFact};
+use crate::model::{CallStatus, RouteKind, Style};
+use crate::recover::{ArgumentFact, CallFact, HostHint, Sight, Slot, TargetFact};
 use crate::values::{Ref, Shape};
 
 /// Addresses that every device can open.
@@ -55,7 +55,12 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         TargetFact::Ids(names) => merge(names.iter().map(|name| by_id(name, &view, graph))),
         TargetFact::Generated { class, method, .. } => by_directions(class, method, &view, graph),
         TargetFact::Address(shapes) => merge(shapes.iter().map(|shape| by_address(shape, &fact, graph))),
-        TargetFact::Text(shapes) => merge(shapes.iter().map(|shape| by_text(shape, &view, graph))),
+        TargetFact::Text(shapes) => {
+            merge(shapes.iter().map(|shape| by_text(shape, fact.style, &view, graph)))
+        }
+        TargetFact::Named(shapes) => {
+            merge(shapes.iter().map(|shape| by_name(shape, fact.style, &view, graph)))
+        }
         TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
         TargetFact::Class(class) => by_class(*class, &fact, graph),
     };
@@ -108,7 +113,20 @@ fn merge(ways: impl Iterator<Item = Resolved>) -> Resolved {
     merged
 }
 
+/// Where a target leads that nobody's screen names.
+pub(super) fn ways(target: &TargetFact, style: Style, graph: &Graph<'_>) -> Vec<usize> {
+    let view = View::default();
+    let resolved = match target {
+        TargetFact::Text(shapes) => merge(shapes.iter().map(|shape| by_text(shape, style, &view, graph))),
+        TargetFact::Named(shapes) => merge(shapes.iter().map(|shape| by_name(shape, style, &view, graph))),
+        TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
+        _ => return Vec::new(),
+    };
+    resolved.targets
+}
+
 /// What a call can see: the routes its screens are shown by, and the containers around.
+#[derive(Default)]
 struct View {
     /// Routes that show its screens.
     standing: Vec<usize>,
@@ -149,6 +167,22 @@ impl View {
     /// Whether nothing is known of where the call stands.
     fn is_blank(&self) -> bool {
         self.outer || (self.containers.is_empty() && self.hosted.is_empty())
+    }
+
+    /// Whether a route can be named from here.
+    fn sees(&self, route: usize, graph: &Graph<'_>) -> bool {
+        let Some(container) = graph.routes[route].container else { return true };
+        let holder = &graph.containers[container];
+        match holder.fact.sight {
+            Sight::Anywhere => true,
+            _ if self.outer => holder.parents.is_empty() && holder.is_app,
+            _ if self.containers.is_empty() => true,
+            Sight::Inside => self.containers.contains(&container),
+            Sight::Below => {
+                let here = self.containers.iter().chain(&self.hosted);
+                here.into_iter().any(|&own| graph.is_within(own, container))
+            }
+        }
     }
 
     fn is_hosted(&self, container: usize, graph: &Graph<'_>) -> bool {
@@ -300,8 +334,35 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
     Resolved::undeclared(&value)
 }
 
+/// Of several candidates, those that can be named from here; else all of them, out of scope.
+fn in_sight(found: Vec<usize>, view: &View, graph: &Graph<'_>) -> (Vec<usize>, Option<String>) {
+    let seen: Vec<usize> = found.iter().copied().filter(|&route| view.sees(route, graph)).collect();
+    if !seen.is_empty() || found.is_empty() {
+        return (seen, None);
+    }
+    (found, Some("it stands in a navigator that this screen does not see".to_owned()))
+}
+
+/// A route by the name that it is declared with.
+fn by_name(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resolved {
+    let Some(name) = shape.plain() else { return Resolved::status(CallStatus::Dynamic) };
+    let own = |&route: &usize| {
+        let route = &graph.routes[route];
+        route.fact.style == style && route.loses_to.is_none() && route.fact.kind != RouteKind::Fallback
+    };
+    let found: Vec<usize> = graph.routes_named(&name).iter().copied().filter(own).collect();
+    if found.is_empty() {
+        return Resolved::undeclared(&name);
+    }
+    let (targets, out_of_scope) = in_sight(found, view, graph);
+    Resolved { out_of_scope, ..Resolved::to(targets) }
+}
+
+/// More patterns than this that a text may only possibly mean are as good as unknown.
+const MAX_POSSIBLE: usize = 3;
+
 /// Route text against the declared patterns: those of the call's own host, then any.
-fn by_text(shape: &Shape, view: &View, graph: &Graph<'_>) -> Resolved {
+fn by_text(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resolved {
     let value = shape.value();
     if value.starts_with("{}") {
         return Resolved::status(CallStatus::Dynamic);
@@ -309,7 +370,8 @@ fn by_text(shape: &Shape, view: &View, graph: &Graph<'_>) -> Resolved {
     let mut found: Vec<(u32, usize, Fit)> = Vec::new();
     for &i in graph.patterned_routes() {
         let route = &graph.routes[i];
-        let Some(pattern) = route.fact.pattern.as_deref().filter(|_| route.loses_to.is_none()) else {
+        let own = route.fact.style == style && route.fact.kind != RouteKind::Fallback;
+        let Some(pattern) = route.fact.pattern.as_deref().filter(|_| own && route.loses_to.is_none()) else {
             continue;
         };
         if let Some(fit) = fit(shape, pattern) {
@@ -324,11 +386,30 @@ fn by_text(shape: &Shape, view: &View, graph: &Graph<'_>) -> Resolved {
     let Some(best) = found.iter().map(|(score, ..)| *score).max() else {
         return Resolved::undeclared(&value);
     };
-    found.retain(|(score, ..)| *score == best);
+    if style.asks_in_order() {
+        // The first that surely fits takes it.
+        found.sort_by_key(|(_, route, fit)| (!fit.certain, graph.routes[*route].fact.order));
+        let certain = found.first().is_some_and(|(.., fit)| fit.certain);
+        let (seen, _) = in_sight(found.iter().map(|(_, route, _)| *route).collect(), view, graph);
+        found.retain(|(score, route, fit)| {
+            seen.contains(route) && (if certain { fit.certain } else { *score == best })
+        });
+        if certain {
+            found.truncate(1);
+        }
+    } else {
+        found.retain(|(score, ..)| *score == best);
+    }
+    let possible = found.iter().all(|(.., fit)| !fit.certain);
+    if found.is_empty() || (possible && found.len() > MAX_POSSIBLE) {
+        return Resolved::status(CallStatus::Dynamic);
+    }
     let first = found[0].2.clone();
     let out_of_scope =
         (view.controller && !seen).then(|| "it is a route of another host than this controller's".to_owned());
     let targets = found.into_iter().map(|(_, route, _)| route).collect();
+    let (targets, out_of_sight) = in_sight(targets, view, graph);
+    let out_of_scope = out_of_scope.or(out_of_sight);
     Resolved { filled: first.filled, raw: first.raw, out_of_scope, ..Resolved::to(targets) }
 }
 

@@ -20,6 +20,12 @@ impl Span {
 
     /// Whether `other` lies inside.
     #[must_use]
+    pub fn len(self) -> u32 {
+        self.end.saturating_sub(self.start)
+    }
+
+    /// Whether another span lies inside this one.
+    #[must_use]
     pub fn holds(self, other: Self) -> bool {
         self.start <= other.start && other.end <= self.end
     }

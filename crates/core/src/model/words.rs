@@ -65,10 +65,24 @@ words! {
         FragmentSwap = "fragment-swap",
         /// Screens that are objects, pushed onto a navigator.
         Voyager = "voyager",
+        /// Flutter widgets that calls build in place.
+        PushBuilder = "push-builder",
+        /// Flutter's tables of names.
+        NamedTable = "named-table",
+        /// Paths and names of a declared router.
+        GoRouter = "go-router",
+        /// Annotated pages listed in a router class.
+        AutoRoute = "auto-route",
     }
 }
 
 impl Style {
+    /// Whether its declarations are asked one after the other, and the first that fits takes a call.
+    #[must_use]
+    pub fn asks_in_order(self) -> bool {
+        matches!(self, Self::NamedTable | Self::GoRouter | Self::AutoRoute)
+    }
+
     /// What apps in this style are built for.
     #[must_use]
     pub fn platform(self) -> Platform {
@@ -79,6 +93,7 @@ impl Style {
             | Self::ActivityIntent
             | Self::FragmentSwap
             | Self::Voyager => Platform::Android,
+            Self::PushBuilder | Self::NamedTable | Self::GoRouter | Self::AutoRoute => Platform::Flutter,
         }
     }
 }

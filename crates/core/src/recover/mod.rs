@@ -6,16 +6,19 @@
 //! line in [`STYLES`].
 
 mod android;
+mod code;
+mod constructor;
 mod facts;
 
 #[cfg(test)]
 pub(crate) mod testing;
 
 pub use facts::{
-    ActionFact, ArgumentFact, At, CallFact, ContainerFact, ContainerKey, Facts, HandledFact, HostFact,
-    HostHint, IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem, MenuSetup, MenuView,
-    MissingStep, Overruled, Owner, ParameterFact, ReadFact, ResultSideFact, RouteFact, RouteKey, ScreenFact,
-    Shows, Slot, StartFact, TargetFact, UsedFact,
+    ActionFact, AddressFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey, Facts,
+    HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem,
+    MenuSetup, MenuView, MissingStep, Overruled, Owner, ParameterFact, PartFact, ReadFact, RedirectFact,
+    ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, StartFact, TargetFact,
+    UsedFact,
 };
 
 use crate::model::Style;
@@ -27,6 +30,8 @@ use crate::values::{Library, Values};
 pub struct StyleRecoverer {
     /// The style it recovers; `None` for what several styles of a platform share.
     pub style: Option<Style>,
+    /// The languages it is written in.
+    pub speaks: fn(Language) -> bool,
     /// A code file that holds none of these has nothing to recover. Markup is always read.
     pub words: &'static [&'static str],
     /// One file in, its facts out.
@@ -52,7 +57,8 @@ pub const LIBRARIES: &[Library] = &[android::library::LIBRARY];
 #[must_use]
 pub fn recover(file: u32, values: &Values<'_>) -> Facts {
     let mut facts = Facts::default();
-    for style in STYLES {
+    let source = values.program().source(file);
+    for style in STYLES.iter().filter(|style| (style.speaks)(source.language)) {
         (style.recover)(file, values, &mut facts);
     }
     facts

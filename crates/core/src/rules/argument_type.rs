@@ -94,7 +94,7 @@ fn known(ty: &str) -> Option<&'static str> {
         "integer" | "reference" | "Int" | "int" | "Integer" => "int",
         "long" | "Long" => "long",
         "float" | "Float" => "float",
-        "boolean" | "Boolean" => "boolean",
+        "boolean" | "Boolean" | "bool" => "boolean",
         "Double" | "double" => "double",
         _ => return None,
     })

@@ -1,6 +1,6 @@
 use super::{Example, Report, Rule, Sink};
 use crate::link::Graph;
-use crate::model::{ScreenKind, Severity, Style};
+use crate::model::{RouteKind, Severity, Style};
 
 pub(super) static RULE: Rule = Rule {
     name: "orphan-screen",
@@ -30,9 +30,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     }
     for (i, screen) in graph.screens.iter().enumerate() {
         let fact = &screen.fact;
-        let only_a_screen =
-            matches!(fact.kind, ScreenKind::Fragment | ScreenKind::Activity | ScreenKind::Composable);
-        if fact.is_base || screen.derived || screen.made || !only_a_screen || !screen.routes.is_empty() {
+        if fact.is_base || screen.derived || screen.made || !screen.routes.is_empty() {
             continue;
         }
         let message = format!("no route shows `{}`, and nothing makes one", graph.screen_name(i));
@@ -47,19 +45,24 @@ fn orphan_routes(graph: &Graph<'_>) -> Vec<usize> {
 
 fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
     let this = &graph.routes[route];
-    let opened = this.start || this.entry || this.fact.from_outside || graph.is_called(route);
+    let opened = this.start
+        || this.entry
+        || this.fact.from_outside
+        || graph.is_called(route)
+        || graph.is_redirected_to(route)
+        || this.fact.kind == RouteKind::Fallback;
     if opened || this.fact.only_if_opened || graph.is_excused(route) || graph.is_mentioned(route) {
         return false;
     }
     match this.fact.style {
         // Shown by an adapter, or fixed in a layout.
-        Style::FragmentSwap => false,
+        Style::FragmentSwap | Style::PushBuilder => false,
         // Another route shows the same activity: who opens it is that route's matter.
         Style::ActivityIntent => {
             let screen = this.screen.map(|screen| &graph.screens[screen]);
             screen.is_some_and(|screen| screen.routes.len() == 1 && !screen.made && !screen.fact.is_base)
         }
-        Style::FragmentGraph | Style::ComposeString | Style::ComposeTyped | Style::Voyager => {
+        _ => {
             match this.group {
                 // A graph whose inside is entered by other ways need not be named itself.
                 Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {

@@ -1,5 +1,7 @@
 //! Which files are read, as what, and which are left aside for good.
 
+use crate::model::Platform;
+
 /// The language a file is written in, as far as it matters here.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, Hash)]
 pub enum Language {
@@ -41,6 +43,15 @@ impl Language {
             "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
             "xml" => Resource::of_folder(folders).map(Self::Xml),
             _ => None,
+        }
+    }
+
+    /// The platform whose apps are written in it.
+    #[must_use]
+    pub fn platform(self) -> Platform {
+        match self {
+            Self::Kotlin | Self::Java | Self::Xml(_) => Platform::Android,
+            Self::Dart => Platform::Flutter,
         }
     }
 

@@ -66,7 +66,8 @@ impl SourceTree {
         let inner = &self.modules[module];
         inner.build.tool == Tool::Gradle
             && self.modules.iter().any(|outer| {
-                let folder = if outer.path == "." { "android".to_owned() } else { format!("{}/android", outer.path) };
+                let folder =
+                    if outer.path == "." { "android".to_owned() } else { format!("{}/android", outer.path) };
                 outer.build.tool == Tool::Pub
                     && (inner.path == folder || inner.path.starts_with(&format!("{folder}/")))
             })
@@ -77,7 +78,8 @@ impl SourceFile {
     /// Whether a generator wrote it: it declares and calls nothing of its own.
     #[must_use]
     pub fn is_generated(&self) -> bool {
-        const ENDINGS: &[&str] = &[".g.dart", ".gr.dart", ".freezed.dart", ".config.dart", ".mocks.dart", ".gen.dart"];
+        const ENDINGS: &[&str] =
+            &[".g.dart", ".gr.dart", ".freezed.dart", ".config.dart", ".mocks.dart", ".gen.dart"];
         ENDINGS.iter().any(|ending| self.path.ends_with(ending))
     }
 

@@ -293,9 +293,7 @@ impl Kind {
                 .chain(variable.getter)
                 .chain(variable.setter)
                 .collect(),
-            Self::Parameter(parameter) => {
-                notes(&parameter.annotations).chain(parameter.default).collect()
-            }
+            Self::Parameter(parameter) => notes(&parameter.annotations).chain(parameter.default).collect(),
             Self::Block(items) | Self::Other(items) => items.clone(),
             Self::Member(member) => vec![member.of],
             Self::Call(call) => {

@@ -1,8 +1,8 @@
 //! The common tree: what every language's lens lowers its own syntax to. Recoverers and `values`
 //! see only this, so that neither knows a parser or a grammar.
 
-use super::nodes::{Annotation, Call, Class, Function, Kind, Parameter, Variable};
 use super::Idioms;
+use super::nodes::{Annotation, Call, Class, Function, Kind, Parameter, Variable};
 use crate::model::Span;
 use smol_str::SmolStr;
 

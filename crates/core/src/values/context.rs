@@ -170,6 +170,11 @@ impl Values<'_> {
         }
     }
 
+    /// Says that classes whose names end like this are wanted, wherever they are declared.
+    pub fn expect_ending(&self, ending: &str) {
+        self.program.ask_for_ending(ending);
+    }
+
     /// Says that the classes derived from one are wanted, wherever they are declared.
     pub fn expect_derived(&self, class: Ref) {
         if let Some(declared) = self.class(class) {
@@ -259,8 +264,7 @@ impl Values<'_> {
         let tree = self.tree(function);
         let named = call.args[position].name.as_ref();
         let here = self.tree(at);
-        let is_lambda =
-            here.idioms.trailing_lambdas && matches!(here.kind(argument), Kind::Lambda { .. });
+        let is_lambda = here.idioms.trailing_lambdas && matches!(here.kind(argument), Kind::Lambda { .. });
         let id = match named {
             Some(name) => declared
                 .params

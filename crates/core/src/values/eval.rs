@@ -385,7 +385,11 @@ impl<'p> Values<'p> {
                 let Some(function) = self.chosen(&functions, expr, call) else { return Value::unknown() };
                 let values = self.eval_function(function, expr, Some(call), fuel);
                 let made = || self.constructed(function).is_some() && !values.iter().any(Value::is_object);
-                return if made() { vec![Value::new(Datum::Object(expr.clone()), Form::Typed)] } else { values };
+                return if made() {
+                    vec![Value::new(Datum::Object(expr.clone()), Form::Typed)]
+                } else {
+                    values
+                };
             }
             _ => {}
         }

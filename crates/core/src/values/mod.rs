@@ -5,8 +5,8 @@
 //! cyclic constants and self-calling helpers end.
 
 mod build;
-mod context;
 mod collections;
+mod context;
 mod eval;
 mod imports;
 mod library;

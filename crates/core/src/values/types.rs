@@ -35,7 +35,9 @@ impl<'p> Values<'p> {
         if ty.name.is_empty() {
             return None;
         }
-        if let ([held], true) = (ty.args.as_slice(), self.tree(at).idioms.promises.contains(&ty.name.as_str())) {
+        if let ([held], true) =
+            (ty.args.as_slice(), self.tree(at).idioms.promises.contains(&ty.name.as_str()))
+        {
             return self.named_type(at, held);
         }
         let class = self.class_named(at, &ty.name);

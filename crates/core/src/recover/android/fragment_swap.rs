@@ -2,6 +2,7 @@
 
 use super::{bundle, code};
 use crate::model::{Form, RouteKind, Style, Verb};
+use crate::recover::android::SPEAKS;
 use crate::recover::{
     ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, StyleRecoverer, TargetFact,
 };
@@ -9,7 +10,7 @@ use crate::syntax::{Call, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::FragmentSwap), words: &["Fragment"], recover };
+    StyleRecoverer { style: Some(Style::FragmentSwap), speaks: SPEAKS, words: &["Fragment"], recover };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["replace", "add"]) {
@@ -218,22 +219,12 @@ fn route(class: Ref, kind: RouteKind, only_if_opened: bool, values: &Values<'_>)
     let declared = values.class(class);
     let span = declared.map_or_else(|| values.tree(class).span(class.id), |c| c.name_span);
     let at = crate::recover::At { file: class.file, span };
+    let name = declared.map(|c| c.name.to_string()).unwrap_or_default();
     RouteFact {
-        style: Style::FragmentSwap,
-        name: declared.map(|c| c.name.to_string()).unwrap_or_default(),
-        pattern: None,
-        kind,
         shows: Shows::Class(path, at),
-        container: None,
-        parameters: Vec::new(),
-        deep_links: Vec::new(),
-        launcher: false,
-        from_outside: false,
         only_if_opened,
         parameters_from_reads: true,
-        class: None,
-        content: None,
-        at,
+        ..RouteFact::new(Style::FragmentSwap, kind, name, at)
     }
 }
 

@@ -2,6 +2,7 @@
 
 use super::code;
 use crate::model::ScreenKind;
+use crate::recover::android::SPEAKS;
 use crate::recover::{At, Facts, LayoutUse, ScreenFact, StyleRecoverer};
 use crate::source::Language;
 use crate::syntax::{ClassKind, Kind};
@@ -9,7 +10,7 @@ use crate::values::{Expr, Ref, Values};
 use std::collections::BTreeSet;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, words: &["Fragment", "Activity"], recover };
+    StyleRecoverer { style: None, speaks: SPEAKS, words: &["Fragment", "Activity"], recover };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
@@ -39,6 +40,7 @@ fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
         kind,
         dialog: has("DialogFragment"),
         sheet: has("BottomSheetDialogFragment"),
+        surely: true,
         is_base: class.is("abstract") || class.is("sealed"),
         layouts: layouts(at, values),
         at: At { file: at.file, span: class.name_span },

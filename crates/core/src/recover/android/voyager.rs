@@ -2,8 +2,9 @@
 //! the library's own documentation at voyager.adriel.cafe.
 
 use super::code;
-use super::compose::{made_with, parameters_of};
 use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
+use crate::recover::android::SPEAKS;
+use crate::recover::constructor::{made_with, parameters as parameters_of};
 use crate::recover::{
     At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact, RouteFact,
     ScreenFact, Shows, StartFact, StyleRecoverer, TargetFact,
@@ -12,7 +13,7 @@ use crate::syntax::{Call, ClassKind, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::Voyager), words: &["cafe.adriel.voyager"], recover };
+    StyleRecoverer { style: Some(Style::Voyager), speaks: SPEAKS, words: &["cafe.adriel.voyager"], recover };
 
 const PACKAGE: &str = "cafe.adriel.voyager";
 
@@ -96,6 +97,7 @@ fn declared(at: Ref, values: &Values<'_>, facts: &mut Facts) {
             kind: ScreenKind::Composable,
             dialog: false,
             sheet: false,
+            surely: true,
             is_base,
             layouts: Vec::new(),
             at: place,
@@ -107,21 +109,10 @@ fn declared(at: Ref, values: &Values<'_>, facts: &mut Facts) {
     unsaved(at, place, values, facts);
     uses(at, values, facts);
     facts.routes.push(RouteFact {
-        style: Style::Voyager,
-        name: class.name.to_string(),
-        pattern: None,
-        kind,
         shows: Shows::Class(values.program().path(first.unwrap_or(at)).to_owned(), place),
-        container: None,
         parameters: parameters_of(at, values),
-        deep_links: Vec::new(),
-        launcher: false,
-        from_outside: false,
-        only_if_opened: false,
-        parameters_from_reads: false,
         class: Some(at),
-        content: None,
-        at: place,
+        ..RouteFact::new(Style::Voyager, kind, class.name.to_string(), place)
     });
 }
 
@@ -198,15 +189,11 @@ fn start(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         .map(|name| StartFact { name, literal: false, at: place })
         .collect();
     facts.containers.push(ContainerFact {
-        key: ContainerKey(code::callee_at(at, values)),
-        name: None,
-        resource: None,
-        parent: None,
         open_start: starts.is_empty(),
         starts,
         is_host: true,
-        needs_host: false,
-        site: Some(at),
+        sites: vec![at],
+        ..ContainerFact::new(ContainerKey(code::callee_at(at, values)))
     });
 }
 

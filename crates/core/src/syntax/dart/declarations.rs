@@ -4,7 +4,8 @@ use super::Dart;
 use crate::model::Span;
 use crate::syntax::code::{Modifiers, bare_type, child, children, has, named, plain, span};
 use crate::syntax::{
-    Annotation, Arg, Call, Class, ClassKind, Function, Id, Kind, Member, Parameter, SuperType, TypeName, Variable,
+    Annotation, Arg, Call, Class, ClassKind, Function, Id, Kind, Member, Parameter, SuperType, TypeName,
+    Variable,
 };
 use smol_str::SmolStr;
 use tree_sitter::Node;
@@ -29,7 +30,10 @@ impl Dart<'_> {
                 self.class(node)
             }
             "extension_declaration" => self.extension(node),
-            "function_declaration" | "local_function_declaration" | "getter_declaration" | "setter_declaration"
+            "function_declaration"
+            | "local_function_declaration"
+            | "getter_declaration"
+            | "setter_declaration"
             | "external_function_declaration" => self.function_declaration(node),
             "top_level_variable_declaration" => self.variables(node, node),
             "member_declaration" => self.member_declaration(node),
@@ -55,7 +59,8 @@ impl Dart<'_> {
     }
 
     fn modifiers(&mut self, node: Node<'_>) -> Modifiers {
-        let words = children(node).into_iter().filter(|n| !n.is_named() && n.kind().chars().all(char::is_alphabetic));
+        let words =
+            children(node).into_iter().filter(|n| !n.is_named() && n.kind().chars().all(char::is_alphabetic));
         let words = words.map(|n| n.kind().into()).collect();
         Modifiers { words, annotations: self.metadata(node) }
     }
@@ -105,7 +110,9 @@ impl Dart<'_> {
                 "type" if node.kind() == "mixin_declaration" => types.push(part),
                 "mixin_application_class" => {
                     let application = child(part, "mixin_application");
-                    types.extend(application.map(named).unwrap_or_default().into_iter().filter(|n| n.kind() == "type"));
+                    types.extend(
+                        application.map(named).unwrap_or_default().into_iter().filter(|n| n.kind() == "type"),
+                    );
                 }
                 _ => {}
             }
@@ -136,7 +143,9 @@ impl Dart<'_> {
             return list.map(|n| self.params(n)).unwrap_or_default();
         }
         let body = class.child_by_field_name("body").map(named).unwrap_or_default();
-        let Some((holder, signature)) = body.into_iter().find_map(unnamed_constructor) else { return Vec::new() };
+        let Some((holder, signature)) = body.into_iter().find_map(unnamed_constructor) else {
+            return Vec::new();
+        };
         let list = signature.child_by_field_name("parameters");
         let params = list.map(|n| self.params(n)).unwrap_or_default();
         let mut handed = Vec::new();
@@ -238,7 +247,9 @@ impl Dart<'_> {
         let mut modifiers = self.modifiers(holder);
         if let Some(method) = method {
             let body = method.child_by_field_name("body");
-            let Some(signature) = method.child_by_field_name("signature") else { return self.lower.nothing(node) };
+            let Some(signature) = method.child_by_field_name("signature") else {
+                return self.lower.nothing(node);
+            };
             modifiers.words.extend(self.modifiers(signature).words);
             let inner = named(signature).into_iter().find(|n| n.kind() != "initializers");
             return match inner {
@@ -269,8 +280,10 @@ impl Dart<'_> {
         node: Node<'_>,
     ) -> Id {
         let constructor = signature.kind().contains("constructor");
-        let name = if constructor { constructor_name(signature) } else { signature.child_by_field_name("name") };
-        let list = signature.child_by_field_name("parameters").or_else(|| child(signature, "formal_parameter_list"));
+        let name =
+            if constructor { constructor_name(signature) } else { signature.child_by_field_name("name") };
+        let list =
+            signature.child_by_field_name("parameters").or_else(|| child(signature, "formal_parameter_list"));
         // What the constructor without a name takes is the class's.
         let of_class = constructor && name.is_none() && !signature.kind().contains("factory");
         let params = list.filter(|_| !of_class).map(|n| self.params(n)).unwrap_or_default();
@@ -328,7 +341,8 @@ impl Dart<'_> {
         let name = self.class.as_ref().map(|class| class.name.clone()).unwrap_or_default();
         let mut callee = self.lower.add(Kind::Name(name), redirection);
         if let Some(other) = child(redirection, "identifier") {
-            let member = Member { of: callee, name: self.lower.name(other), name_span: span(other), safe: false };
+            let member =
+                Member { of: callee, name: self.lower.name(other), name_span: span(other), safe: false };
             callee = self.lower.add(Kind::Member(member), redirection);
         }
         let args = child(redirection, "arguments").map(|n| self.arguments(n)).unwrap_or_default();
@@ -402,12 +416,15 @@ impl Dart<'_> {
         let field = child(node, "field_formal_parameter");
         let base = child(node, "super_formal_parameter");
         let holder = field.or(base).unwrap_or(node);
-        let name = holder.child_by_field_name("name").or_else(|| named(holder).into_iter().rfind(|n| n.kind() == "identifier"));
+        let name = holder
+            .child_by_field_name("name")
+            .or_else(|| named(holder).into_iter().rfind(|n| n.kind() == "identifier"));
         let name = name.map(|n| self.lower.name(n)).unwrap_or_default();
         let function = child(holder, "formal_parameter_list").is_some();
         let written = child(holder, "type").filter(|_| !function).map(|n| self.type_name(n));
         let of_field = || {
-            let fields = field.and(self.class.as_ref()).map(|class| class.fields.as_slice()).unwrap_or_default();
+            let fields =
+                field.and(self.class.as_ref()).map(|class| class.fields.as_slice()).unwrap_or_default();
             fields.iter().find(|(known, _)| *known == name).map(|(_, ty)| ty.clone())
         };
         let declares = children(node).iter().any(|n| matches!(n.kind(), "final" | "var"));

@@ -425,7 +425,8 @@ impl Dart<'_> {
         let parts = named(node);
         let Some(first) = parts.first() else { return self.lower.nothing(node) };
         let target = self.selected(*first);
-        let operator = children(node).into_iter().find(|n| !n.is_named() && self.lower.str(*n).ends_with('='));
+        let operator =
+            children(node).into_iter().find(|n| !n.is_named() && self.lower.str(*n).ends_with('='));
         match (operator, parts.last()) {
             (Some(operator), Some(value)) if parts.len() > 1 => {
                 let op = self.lower.name(operator);
@@ -449,14 +450,15 @@ impl Dart<'_> {
                 self.member_of(subject, inner, false, node)
             }
             "cascade_call_expression" => {
-                let callee = match (node.child_by_field_name("property"), node.child_by_field_name("function")) {
-                    (Some(property), _) => {
-                        let subject = self.subject(property);
-                        self.member_of(subject, property, false, property)
-                    }
-                    (None, Some(function)) => self.selected(function),
-                    (None, None) => self.lower.nothing(node),
-                };
+                let callee =
+                    match (node.child_by_field_name("property"), node.child_by_field_name("function")) {
+                        (Some(property), _) => {
+                            let subject = self.subject(property);
+                            self.member_of(subject, property, false, property)
+                        }
+                        (None, Some(function)) => self.selected(function),
+                        (None, None) => self.lower.nothing(node),
+                    };
                 let types = node.child_by_field_name("type_arguments").map(|n| self.type_args(n));
                 let args = node.child_by_field_name("arguments").map(|n| self.arguments(n));
                 let (types, args) = (types.unwrap_or_default(), args.unwrap_or_default());

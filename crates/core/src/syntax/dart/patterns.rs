@@ -21,8 +21,13 @@ impl Dart<'_> {
                 }
                 vec![self.lower.add(Kind::Other(inside), node)]
             }
-            "cast_pattern" | "null_check_pattern" | "null_assert_pattern" | "list_pattern" | "map_pattern"
-            | "record_pattern" | "rest_pattern" => {
+            "cast_pattern"
+            | "null_check_pattern"
+            | "null_assert_pattern"
+            | "list_pattern"
+            | "map_pattern"
+            | "record_pattern"
+            | "rest_pattern" => {
                 let mut inside = Vec::new();
                 for part in named(node).into_iter().filter(|n| !matches!(n.kind(), "label" | "type")) {
                     inside.extend(self.pattern(part));
@@ -103,8 +108,12 @@ impl Dart<'_> {
                     let name = part.child_by_field_name("name").unwrap_or(part);
                     let property = label.take().unwrap_or(name);
                     let of = self.expression(value);
-                    let member =
-                        Member { of, name: self.lower.name(property), name_span: span(property), safe: has(part, "?") };
+                    let member = Member {
+                        of,
+                        name: self.lower.name(property),
+                        name_span: span(property),
+                        safe: has(part, "?"),
+                    };
                     let member = self.lower.add(Kind::Member(member), part);
                     inside.push(self.bound(part, Some(member)));
                 }

@@ -68,10 +68,8 @@ impl Dart<'_> {
             return test_id;
         }
         let ends = [node.child_by_field_name("consequence"), node.child_by_field_name("alternative")];
-        let patterns: Vec<_> = named(node)
-            .into_iter()
-            .filter(|n| *n != test && !ends.contains(&Some(*n)))
-            .collect();
+        let patterns: Vec<_> =
+            named(node).into_iter().filter(|n| *n != test && !ends.contains(&Some(*n))).collect();
         let mut inside = vec![test_id];
         for pattern in patterns {
             inside.extend(self.pattern(pattern));
@@ -156,8 +154,7 @@ impl Dart<'_> {
             found.extend(self.pattern(test));
         }
         found.extend(guard.map(|n| self.expression(n)));
-        let statements: Vec<_> =
-            after.iter().filter(|n| n.is_named() && !n.is_extra()).copied().collect();
+        let statements: Vec<_> = after.iter().filter(|n| n.is_named() && !n.is_extra()).copied().collect();
         if statements.is_empty() {
             return (found, None);
         }

@@ -18,7 +18,11 @@ impl Java<'_> {
                 "annotation" | "marker_annotation" => {
                     let name = word.child_by_field_name("name").map(|n| self.0.name(n)).unwrap_or_default();
                     let args = child(word, "annotation_argument_list").map(|n| self.annotation_args(n));
-                    found.annotations.push(Annotation { name, args: args.unwrap_or_default(), types: Vec::new() });
+                    found.annotations.push(Annotation {
+                        name,
+                        args: args.unwrap_or_default(),
+                        types: Vec::new(),
+                    });
                 }
                 _ if word.is_extra() => {}
                 _ => found.words.push(self.0.name(word)),

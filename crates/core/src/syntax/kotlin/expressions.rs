@@ -221,7 +221,8 @@ impl Kotlin<'_> {
         // Any other word between two values is a call.
         if node.kind() == "infix_expression" && !INFIX.contains(&op.as_str()) {
             let name_span = parts.get(1).map_or(span(node), |word| span(*word));
-            let callee = self.0.add(Kind::Member(Member { of: left, name: op, name_span, safe: false }), node);
+            let callee =
+                self.0.add(Kind::Member(Member { of: left, name: op, name_span, safe: false }), node);
             return self.0.add(
                 Kind::Call(Call {
                     callee,

@@ -25,22 +25,14 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if alias && !launcher {
             continue;
         }
+        let name = path.rsplit('.').next().unwrap_or(&path).to_owned();
         facts.routes.push(RouteFact {
-            style: Style::ActivityIntent,
-            name: path.rsplit('.').next().unwrap_or(&path).to_owned(),
-            pattern: None,
-            kind: RouteKind::Activity,
             shows: Shows::Class(path, value_at(file, class)),
-            container: None,
-            parameters: Vec::new(),
             deep_links: filters.iter().flat_map(|&filter| links(file, markup, filter)).collect(),
             launcher,
             from_outside: !filters.is_empty() || exported,
-            only_if_opened: false,
             parameters_from_reads: true,
-            class: None,
-            content: None,
-            at: element_at(file, element),
+            ..RouteFact::new(Style::ActivityIntent, RouteKind::Activity, name, element_at(file, element))
         });
     }
 }

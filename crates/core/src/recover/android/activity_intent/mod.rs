@@ -6,12 +6,14 @@ mod manifest;
 mod reads;
 
 use crate::model::Style;
+use crate::recover::android::SPEAKS;
 use crate::recover::{Facts, StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::ActivityIntent),
+    speaks: SPEAKS,
     words: &["Intent", "Activity", "intent", "finish()"],
     recover,
 };

@@ -199,21 +199,10 @@ pub(super) fn route(
         _ => None,
     };
     RouteFact {
-        style,
-        name: String::new(),
-        pattern: None,
-        kind,
         shows,
         container,
-        parameters: Vec::<ParameterFact>::new(),
-        deep_links: Vec::new(),
-        launcher: false,
-        from_outside: false,
-        only_if_opened: false,
-        parameters_from_reads: false,
-        class: None,
         content: content.map(|content| content.at),
-        at,
+        ..RouteFact::new(style, kind, String::new(), at)
     }
 }
 
@@ -228,18 +217,17 @@ pub(super) fn container(
 ) {
     let place = if is_host { Place::Unknown } else { place(declared.site.at, values) };
     facts.containers.push(ContainerFact {
-        key: ContainerKey(declared.at(values)),
         name,
-        resource: None,
         parent: match place {
             Place::In(key) => Some(key),
             _ => None,
         },
         needs_host: matches!(place, Place::Nowhere),
         open_start: starts.is_none(),
-        site: is_host.then_some(declared.site.at),
+        sites: is_host.then_some(declared.site.at).into_iter().collect(),
         starts: starts.unwrap_or_default(),
         is_host,
+        ..ContainerFact::new(ContainerKey(declared.at(values)))
     });
 }
 

@@ -2,6 +2,7 @@
 
 use crate::model::{Form, Style, Verb};
 use crate::recover::android::code;
+use crate::recover::constructor::made_with;
 use crate::recover::{CallFact, ContainerKey, Facts, HostHint, Literal, TargetFact};
 use crate::syntax::{Call, Kind};
 use crate::values::{Def, Expr, Ref, Shape, Value, Values};
@@ -94,9 +95,7 @@ pub(super) fn typed(file: u32, values: &Values<'_>, facts: &mut Facts) {
             } else {
                 found
                     .iter()
-                    .filter_map(|value| {
-                        Some(super::typed::made_with(value, values.object_class(value)?, values))
-                    })
+                    .filter_map(|value| Some(made_with(value, values.object_class(value)?, values)))
                     .flatten()
                     .collect()
             };

@@ -16,7 +16,6 @@ pub(super) use reads::is_entry;
 pub(in crate::recover) use screens::RECOVERER as SCREENS;
 pub(in crate::recover) use string::RECOVERER as STRING;
 pub(in crate::recover) use typed::RECOVERER as TYPED;
-pub(super) use typed::{made_with, parameters as parameters_of};
 
 /// Words without which a file neither declares nor calls.
 const WORDS: &[&str] = &["NavGraphBuilder", "NavHost", "NavController", "androidx.navigation", "toRoute"];

@@ -1,12 +1,13 @@
 //! Composable functions. Which of them are screens is known once routes are: linking keeps those.
 
 use crate::model::ScreenKind;
+use crate::recover::android::SPEAKS;
 use crate::recover::{At, Facts, ScreenFact, StyleRecoverer};
 use crate::syntax::Function;
 use crate::values::{Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, words: &["@Composable"], recover };
+    StyleRecoverer { style: None, speaks: SPEAKS, words: &["@Composable"], recover };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
@@ -20,6 +21,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             kind: ScreenKind::Composable,
             dialog: false,
             sheet: false,
+            surely: false,
             is_base: false,
             layouts: Vec::new(),
             at: At { file, span: function.name_span },

@@ -3,13 +3,14 @@
 use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
 use crate::model::{Form, RouteKind, Style, Via};
+use crate::recover::android::SPEAKS;
 use crate::recover::android::code;
 use crate::recover::{At, Facts, ParameterFact, RouteFact, StartFact, StyleRecoverer};
 use crate::syntax::Kind;
 use crate::values::{Expr, Shape, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::ComposeString), words: WORDS, recover };
+    StyleRecoverer { style: Some(Style::ComposeString), speaks: SPEAKS, words: WORDS, recover };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for name in ["composable", "dialog", "bottomSheet"] {

@@ -2,16 +2,16 @@
 
 use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
-use crate::model::{RouteKind, Style, Via};
+use crate::model::{RouteKind, Style};
+use crate::recover::android::SPEAKS;
 use crate::recover::android::code;
-use crate::recover::{
-    ArgumentFact, At, Facts, MissingStep, ParameterFact, RouteFact, Slot, StartFact, StyleRecoverer,
-};
+use crate::recover::constructor::parameters;
+use crate::recover::{At, Facts, MissingStep, RouteFact, StartFact, StyleRecoverer};
 use crate::syntax::{ClassKind, TypeName};
-use crate::values::{Ref, Value, Values};
+use crate::values::{Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::ComposeTyped), words: WORDS, recover };
+    StyleRecoverer { style: Some(Style::ComposeTyped), speaks: SPEAKS, words: WORDS, recover };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for name in ["composable", "dialog", "bottomSheet"] {
@@ -87,44 +87,6 @@ fn typed_link(base: &str, class: Ref, values: &Values<'_>) -> String {
     let query: Vec<String> = rest.iter().map(|parameter| format!("{0}={{{0}}}", parameter.name)).collect();
     let query = if query.is_empty() { String::new() } else { format!("?{}", query.join("&")) };
     format!("{base}{path}{query}")
-}
-
-/// The class's constructor parameters.
-pub(in crate::recover::android) fn parameters(class: Ref, values: &Values<'_>) -> Vec<ParameterFact> {
-    let tree = values.tree(class);
-    let Some(declared) = values.class(class) else { return Vec::new() };
-    let params = declared.params.iter().filter_map(|&id| Some((id, tree.parameter(id)?)));
-    params
-        .map(|(id, parameter)| ParameterFact {
-            name: parameter.name.to_string(),
-            ty: parameter.ty.as_ref().map(|ty| ty.name.to_string()),
-            required: parameter.default.is_none(),
-            nullable: parameter.ty.as_ref().is_some_and(|ty| ty.nullable),
-            default: parameter.default.map(|id| values.written(Ref { file: class.file, id })),
-            via: Via::Constructor,
-            at: At { file: class.file, span: tree.span(id) },
-        })
-        .collect()
-}
-
-/// What a route, screen or provider is made with, under its parameters' names.
-pub(in crate::recover::android) fn made_with(
-    value: &Value,
-    class: Ref,
-    values: &Values<'_>,
-) -> Vec<ArgumentFact> {
-    let Some(made) = values.made(value) else { return Vec::new() };
-    let Some(call) = values.tree(made.at).call(made.at.id) else { return Vec::new() };
-    let parameters = parameters(class, values);
-    let named = call.args.iter().enumerate().filter_map(|(position, arg)| {
-        let name = arg
-            .name
-            .as_ref()
-            .map(ToString::to_string)
-            .or_else(|| Some(parameters.get(position)?.name.clone()))?;
-        Some(code::argument(Slot::Name(name), &made.with(arg.value), values))
-    });
-    named.collect()
 }
 
 /// Types that travel without a map of their own.

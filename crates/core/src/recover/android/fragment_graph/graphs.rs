@@ -44,34 +44,20 @@ impl Reader<'_, '_> {
             Some(StartFact { name, literal: false, at: value_at(self.file, attribute) })
         });
         self.facts.containers.push(ContainerFact {
-            key,
             name: name.clone(),
             needs_host: resource.is_some(),
             resource,
             parent,
             starts: start.into_iter().collect(),
-            is_host: false,
-            open_start: false,
-            site: None,
+            ..ContainerFact::new(key)
         });
         let (parameters, deep_links) = (self.parameters(at), self.deep_links(at));
         // Whether a root graph is a route depends on who shows it: linking knows.
         self.facts.routes.push(RouteFact {
-            style: Style::FragmentGraph,
-            name: name.unwrap_or_default(),
-            pattern: None,
-            kind: RouteKind::Group,
-            shows: Shows::NotApplicable,
             container: parent,
             parameters,
             deep_links,
-            launcher: false,
-            from_outside: false,
-            only_if_opened: false,
-            parameters_from_reads: false,
-            class: None,
-            content: None,
-            at: key.0,
+            ..RouteFact::new(Style::FragmentGraph, RouteKind::Group, name.unwrap_or_default(), key.0)
         });
         for (child, inner) in self.markup.children(at) {
             match inner.name.as_str() {
@@ -115,21 +101,11 @@ impl Reader<'_, '_> {
         let (parameters, deep_links) = (self.parameters(at), self.deep_links(at));
         let place = element_at(self.file, element);
         self.facts.routes.push(RouteFact {
-            style: Style::FragmentGraph,
-            name,
-            pattern: None,
-            kind,
             shows,
             container: Some(container),
             parameters,
             deep_links,
-            launcher: false,
-            from_outside: false,
-            only_if_opened: false,
-            parameters_from_reads: false,
-            class: None,
-            content: None,
-            at: place,
+            ..RouteFact::new(Style::FragmentGraph, kind, name, place)
         });
         for (child, inner) in self.markup.children(at) {
             if inner.name == "action" {

@@ -13,12 +13,14 @@ mod wiring;
 mod tests;
 
 use crate::model::Style;
+use crate::recover::android::SPEAKS;
 use crate::recover::{Facts, StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::FragmentGraph),
+    speaks: SPEAKS,
     words: &[
         "androidx.navigation",
         "NavController",

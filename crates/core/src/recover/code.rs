@@ -1,0 +1,103 @@
+//! What recoverers ask of code, whatever its language.
+
+use crate::model::Form;
+use crate::recover::{ArgumentFact, At, Slot};
+use crate::syntax::{Call, Id, Kind, Tree};
+use crate::values::{Expr, Ref, Values};
+
+/// Every call in a file whose callee's last name is among these, in the order of the source.
+pub(in crate::recover) fn calls<'p>(file: u32, values: &Values<'p>, names: &[&str]) -> Vec<(Ref, &'p Call)> {
+    let tree = values.program().tree(file);
+    let found = names.iter().flat_map(|name| values.program().calls_in(file, name));
+    let mut found: Vec<Ref> = found.copied().collect();
+    found.sort_by_key(|at| tree.span(at.id).end);
+    found.into_iter().filter_map(|at| Some((at, values.tree(at).call(at.id)?))).collect()
+}
+
+/// The place of a call's last name.
+pub(in crate::recover) fn callee_at(at: Ref, values: &Values<'_>) -> At {
+    let tree = values.tree(at);
+    let span = tree.call(at.id).and_then(|call| tree.callee(call)).map_or(tree.span(at.id), |(_, span)| span);
+    At { file: at.file, span }
+}
+
+/// A call's last name.
+pub(in crate::recover) fn callee_name<'p>(at: Ref, values: &Values<'p>) -> &'p str {
+    let tree = values.tree(at);
+    tree.call(at.id).and_then(|call| tree.callee(call)).map_or("", |(name, _)| name.as_str())
+}
+
+/// The place of a node.
+pub(in crate::recover) fn node_at(at: Ref, values: &Values<'_>) -> At {
+    At { file: at.file, span: values.tree(at).span(at.id) }
+}
+
+/// Text that is known whole, and whether it is written in place.
+pub(in crate::recover) fn key(expr: &Expr, values: &Values<'_>) -> Option<(String, bool)> {
+    let found = values.eval(expr);
+    let [one] = found.as_slice() else { return None };
+    let text = one.shape()?.plain()?;
+    Some((text, one.form == Form::Literal))
+}
+
+/// What an expression says once the parameters on the way are looked through.
+pub(in crate::recover) fn seen_through(expr: &Expr, values: &Values<'_>) -> Expr {
+    match values.kind(expr.at) {
+        Kind::Name(_) => {
+            values.given(expr).map_or_else(|| expr.clone(), |given| seen_through(&given, values))
+        }
+        _ => expr.clone(),
+    }
+}
+
+/// An argument from an expression.
+pub(in crate::recover) fn argument(slot: Slot, value: &Expr, values: &Values<'_>) -> ArgumentFact {
+    let ty = values.type_of(value);
+    ArgumentFact {
+        slot,
+        nullable: ty.as_ref().is_some_and(|ty| ty.nullable) || matches!(values.kind(value.at), Kind::Null),
+        ty: ty.map(|ty| ty.name.to_string()),
+        value: Some(values.written(seen_through(value, values).at)),
+        literal_key: false,
+        text: None,
+        at: node_at(value.at, values),
+    }
+}
+
+/// Whether a name is imported from a package or one below it.
+pub(in crate::recover) fn imports(file: u32, package: &str, values: &Values<'_>) -> bool {
+    values.program().tree(file).imports.iter().any(|import| import.path.starts_with(package))
+}
+
+/// Whether the value of a node is forced: it fails where the value is absent.
+pub(in crate::recover) fn is_forced(at: Ref, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let Some(parent) = tree.node(at.id).parent else { return false };
+    match tree.kind(parent) {
+        Kind::Unary { op, .. } => op == "!!",
+        Kind::Cast { safe, ty, .. } => !safe && !ty.nullable && is_forced_by_cast(tree, at.id),
+        Kind::Call(call) => {
+            let argument = call.args.first().is_some_and(|arg| arg.value == at.id);
+            argument
+                && tree.callee(call).is_some_and(|(name, _)| tree.idioms.asserts.contains(&name.as_str()))
+        }
+        _ => false,
+    }
+}
+
+/// `x as T` fails on null; `(T) x` of Java does not.
+fn is_forced_by_cast(tree: &Tree, of: Id) -> bool {
+    let Some(parent) = tree.node(of).parent else { return false };
+    tree.span(of).start == tree.span(parent).start
+}
+
+/// Whether an absent value is met: a default, a safe call, a comparison with null.
+pub(in crate::recover) fn is_met(at: Ref, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let Some(parent) = tree.node(at.id).parent else { return false };
+    match tree.kind(parent) {
+        Kind::Binary { op, left, .. } => matches!(op.as_str(), "?:" | "==" | "!=") && *left == at.id,
+        Kind::Member(member) => member.safe && member.of == at.id,
+        _ => false,
+    }
+}

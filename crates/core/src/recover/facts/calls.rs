@@ -1,0 +1,217 @@
+//! Calls, reads and results, as they are recovered.
+
+use super::{At, ContainerKey, ParameterFact};
+use crate::model::{Form, ResultSide, Style, Verb, Via};
+use crate::values::{Ref, Shape};
+
+/// How an argument says which parameter it is for.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Slot {
+    /// By name.
+    Name(String),
+    /// By position (0-based) among the route's parameters, required ones first.
+    Position(usize),
+}
+
+/// What a call passes.
+#[derive(Debug, Clone)]
+pub struct ArgumentFact {
+    /// Which parameter it is for.
+    pub slot: Slot,
+    /// The value's type, where it is known.
+    pub ty: Option<String>,
+    /// The value as it is written.
+    pub value: Option<String>,
+    /// Whether the value may be null.
+    pub nullable: bool,
+    /// The key written in place as a literal.
+    pub literal_key: bool,
+    /// The value is this text, as a part of route text.
+    pub text: Option<String>,
+    /// Where it is passed.
+    pub at: At,
+}
+
+/// Route text written in place.
+#[derive(Debug, Clone)]
+pub struct Literal {
+    /// The text, `{}` for holes.
+    pub text: String,
+}
+
+/// Where a call leads, in the source's terms.
+#[derive(Debug, Clone)]
+pub enum TargetFact {
+    /// Nowhere named: a step back.
+    None,
+    /// One of these ids, of an action or a route.
+    Ids(Vec<String>),
+    /// Generated directions: the class, the method, as written.
+    Generated {
+        /// `ShelfFragmentDirections`.
+        class: String,
+        /// `actionShelfToItem`.
+        method: String,
+        /// Its arguments name all they pass: Kotlin's function, not Java's setters.
+        complete: bool,
+    },
+    /// An address.
+    Address(Vec<Shape>),
+    /// Route text.
+    Text(Vec<Shape>),
+    /// Routes by the names they are declared with.
+    Named(Vec<Shape>),
+    /// Typed routes by their classes.
+    Typed(Vec<Ref>),
+    /// A screen by its class.
+    Class(Ref),
+    /// Out of the app.
+    External,
+    /// Not known from the source.
+    Unknown,
+}
+
+/// A place that navigates.
+#[derive(Debug, Clone)]
+pub struct CallFact {
+    /// The style it is written in.
+    pub style: Style,
+    /// What it does.
+    pub verb: Verb,
+    /// Where it leads.
+    pub target: TargetFact,
+    /// The target as it is written.
+    pub written: String,
+    /// How the target is named.
+    pub form: Form,
+    /// What it passes.
+    pub arguments: Vec<ArgumentFact>,
+    /// Whether it may pass more than is listed.
+    pub open: bool,
+    /// Route text written in place.
+    pub literal: Option<Literal>,
+    /// The constant that names the target.
+    pub constant: Option<Ref>,
+    /// The host whose controller makes it, where it is not the nearest one.
+    pub host: Option<HostHint>,
+    /// How many screens a step back goes back, where that is fixed.
+    pub steps: u32,
+    /// The node it is at, which says what it belongs to.
+    pub site: Ref,
+    /// The callee's last name, or the element.
+    pub at: At,
+}
+
+impl CallFact {
+    /// A call that names nothing and passes nothing yet: a step back as it stands.
+    #[must_use]
+    pub fn new(style: Style, verb: Verb, site: Ref, at: At) -> Self {
+        Self {
+            style,
+            verb,
+            target: TargetFact::None,
+            written: String::new(),
+            form: Form::Dynamic,
+            arguments: Vec::new(),
+            open: false,
+            literal: None,
+            constant: None,
+            host: None,
+            steps: 1,
+            site,
+            at,
+        }
+    }
+}
+
+/// Which host a controller is of.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum HostHint {
+    /// The host of this id.
+    Id(String),
+    /// One further out: of a parent, of the activity.
+    Outer,
+    /// The host that is this container.
+    Container(ContainerKey),
+}
+
+/// A place where an argument is taken out.
+#[derive(Debug)]
+pub struct ReadFact {
+    /// The argument's name, as written or as the generated property spells it.
+    pub name: String,
+    /// The type it is taken as.
+    pub ty: Option<String>,
+    /// Whether it fails when the value is absent.
+    pub forced: bool,
+    /// It copes with an absent value: a default or a check.
+    pub tolerant: bool,
+    /// It is a property of a generated class: the class's name.
+    pub generated: Option<String>,
+    /// Extras of an intent rather than arguments.
+    pub via: Via,
+    /// Whether the key is written in place as a literal.
+    pub literal_key: bool,
+    /// It may come from outside of the app as well.
+    pub from_outside: bool,
+    /// It is a plain use of a constructor's parameter: nothing is taken out of anything.
+    pub is_parameter: bool,
+    /// The node it is at.
+    pub site: Ref,
+    /// Where.
+    pub at: At,
+}
+
+impl ReadFact {
+    /// A value taken out under a name, as far as nothing more is known of it.
+    #[must_use]
+    pub fn new(name: String, via: Via, site: Ref, at: At) -> Self {
+        Self {
+            name,
+            ty: None,
+            forced: false,
+            tolerant: false,
+            generated: None,
+            via,
+            literal_key: false,
+            from_outside: false,
+            is_parameter: false,
+            site,
+            at,
+        }
+    }
+
+    /// The use of a parameter that arrives by constructor.
+    #[must_use]
+    pub fn of_parameter(name: &str, site: Ref, at: At) -> Self {
+        Self { is_parameter: true, ..Self::new(name.to_owned(), Via::Constructor, site, at) }
+    }
+}
+
+/// One side of a result.
+#[derive(Debug)]
+pub struct ResultSideFact {
+    /// The key, if it is known.
+    pub key: Option<String>,
+    /// Which side.
+    pub side: ResultSide,
+    /// How it travels: keys of different channels never meet.
+    pub channel: &'static str,
+    /// The value's type, where it is known.
+    pub ty: Option<String>,
+    /// Whether the key is written in place as a literal.
+    pub literal_key: bool,
+    /// The node it is at.
+    pub site: Ref,
+    /// Where.
+    pub at: At,
+}
+
+/// A place where all that a screen gets is taken as one object: its parts are what the route takes.
+#[derive(Debug)]
+pub struct BagFact {
+    /// The parts.
+    pub parameters: Vec<ParameterFact>,
+    /// The node it is at.
+    pub site: Ref,
+}

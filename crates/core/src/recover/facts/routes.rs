@@ -1,0 +1,266 @@
+//! Routes and what they stand in, as they are recovered.
+
+use super::{At, TargetFact};
+use crate::model::{RouteKind, Style, Via};
+use crate::values::Ref;
+
+/// Identity of a route: where it is declared.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
+pub struct RouteKey(pub At);
+
+/// Identity of a container: where it is declared.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
+pub struct ContainerKey(pub At);
+
+/// A declared destination.
+#[derive(Debug)]
+pub struct RouteFact {
+    /// The style that declares it.
+    pub style: Style,
+    /// What callers write.
+    pub name: String,
+    /// Its path, where the style has paths.
+    pub pattern: Option<String>,
+    /// How it shows its screen.
+    pub kind: RouteKind,
+    /// What it shows.
+    pub shows: Shows,
+    /// What it stands in.
+    pub container: Option<ContainerKey>,
+    /// What it takes.
+    pub parameters: Vec<ParameterFact>,
+    /// Addresses that open it, with where each is declared.
+    pub deep_links: Vec<(String, At)>,
+    /// Whether it is what the system opens first.
+    pub launcher: bool,
+    /// Whether others than the app itself may open it.
+    pub from_outside: bool,
+    /// Whether only a call that opens it makes it a route.
+    pub only_if_opened: bool,
+    /// What its screen takes out are parameters as well.
+    pub parameters_from_reads: bool,
+    /// What is taken out of the whole declaration is all that is ever taken out.
+    pub closed: bool,
+    /// The class it is registered by, for typed routes.
+    pub class: Option<Ref>,
+    /// What it shows, in place: code in here is its screen's.
+    pub content: Option<Ref>,
+    /// What else it may show, by full names, where a choice is made.
+    pub also: Vec<String>,
+    /// The route it is written under, where that is no container.
+    pub parent: Option<RouteKey>,
+    /// Which of several declarations that fit is asked first.
+    pub order: usize,
+    /// The token that declares it.
+    pub at: At,
+}
+
+impl RouteFact {
+    /// A route that shows nothing and takes nothing yet.
+    #[must_use]
+    pub fn new(style: Style, kind: RouteKind, name: String, at: At) -> Self {
+        Self {
+            style,
+            name,
+            pattern: None,
+            kind,
+            shows: Shows::NotApplicable,
+            container: None,
+            parameters: Vec::new(),
+            deep_links: Vec::new(),
+            launcher: false,
+            from_outside: false,
+            only_if_opened: false,
+            parameters_from_reads: false,
+            closed: false,
+            class: None,
+            content: None,
+            also: Vec::new(),
+            parent: None,
+            order: 0,
+            at,
+        }
+    }
+}
+
+/// What a route shows.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum Shows {
+    /// A class by its full name, and where the route names it.
+    Class(String, At),
+    /// Nothing, though its kind must.
+    Nothing,
+    /// It is not meant to show anything of its own.
+    NotApplicable,
+}
+
+/// A declared parameter.
+#[derive(Debug, Clone)]
+pub struct ParameterFact {
+    /// Its name.
+    pub name: String,
+    /// Its type in the source's own words.
+    pub ty: Option<String>,
+    /// Whether a call must pass it.
+    pub required: bool,
+    /// Whether it may be null.
+    pub nullable: bool,
+    /// Its default in the source's own words.
+    pub default: Option<String>,
+    /// How it travels.
+    pub via: Via,
+    /// Where it is declared.
+    pub at: At,
+}
+
+/// A graph, navigator or the like.
+#[derive(Debug)]
+pub struct ContainerFact {
+    /// Its identity.
+    pub key: ContainerKey,
+    /// Its own name, where it has one.
+    pub name: Option<String>,
+    /// What others include it by: a resource name, for one that is a whole file.
+    pub resource: Option<String>,
+    /// What it stands in.
+    pub parent: Option<ContainerKey>,
+    /// What it shows first, where it says so: several where a choice is made.
+    pub starts: Vec<StartFact>,
+    /// It shows its routes itself.
+    pub is_host: bool,
+    /// Something else has to show it.
+    pub needs_host: bool,
+    /// Its start is not known from the source.
+    pub open_start: bool,
+    /// Where code shows it, for a host in code.
+    pub sites: Vec<Ref>,
+    /// The screen that shows it, by its full name.
+    pub shown_in: Option<String>,
+    /// The route that holds it.
+    pub owner: Option<RouteKey>,
+    /// From where its routes can be named.
+    pub sight: Sight,
+    /// It is the whole app's, unless a screen shows it.
+    pub is_app: bool,
+    /// Nothing in it answers an unknown name: where that could be said.
+    pub no_fallback: Option<At>,
+}
+
+impl ContainerFact {
+    /// A container that is not known to be shown, without a start.
+    #[must_use]
+    pub fn new(key: ContainerKey) -> Self {
+        Self {
+            key,
+            name: None,
+            resource: None,
+            parent: None,
+            starts: Vec::new(),
+            is_host: false,
+            needs_host: false,
+            open_start: false,
+            sites: Vec::new(),
+            shown_in: None,
+            owner: None,
+            sight: Sight::Anywhere,
+            is_app: false,
+            no_fallback: None,
+        }
+    }
+}
+
+/// From where the routes of a container can be named.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Sight {
+    /// From anywhere.
+    Anywhere,
+    /// From inside it, and from inside what is in it.
+    Below,
+    /// From directly inside it.
+    Inside,
+}
+
+/// What a container shows first.
+#[derive(Debug, Clone)]
+pub struct StartFact {
+    /// The route's name.
+    pub name: String,
+    /// It is text written in place, where it could be a constant.
+    pub literal: bool,
+    /// Where it is said.
+    pub at: At,
+}
+
+/// A graph put into another.
+#[derive(Debug)]
+pub struct IncludeFact {
+    /// The outer one.
+    pub into: ContainerKey,
+    /// The inner one's resource name.
+    pub resource: String,
+}
+
+/// What an action belongs to.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Owner {
+    /// One route's own.
+    Route(RouteKey),
+    /// Everything in a container.
+    Container(ContainerKey),
+}
+
+/// A named way to a route.
+#[derive(Debug)]
+pub struct ActionFact {
+    /// Its id.
+    pub name: String,
+    /// Who may use it.
+    pub owner: Owner,
+    /// The route it leads to and where that is said.
+    pub destination: Option<(String, At)>,
+    /// The route it pops to first.
+    pub pop_up_to: Option<String>,
+    /// Arguments it gives a default, by name.
+    pub supplies: Vec<ParameterFact>,
+    /// Where it is declared.
+    pub at: At,
+}
+
+/// A route, or a whole container, that leads on to another route by itself.
+#[derive(Debug)]
+pub struct RedirectFact {
+    /// The style it is written in.
+    pub style: Style,
+    /// The route that leads on; `None` where any may.
+    pub from: Option<RouteKey>,
+    /// Where it leads.
+    pub target: TargetFact,
+}
+
+/// Addresses that the system hands to an app whose routes are text.
+#[derive(Debug, Clone)]
+pub struct AddressFact {
+    /// Scheme and host: `https://barn.example`.
+    pub origin: String,
+    /// The path, if it says one.
+    pub path: Option<String>,
+    /// Whether the path may go on.
+    pub is_prefix: bool,
+    /// The module of the app.
+    pub module: usize,
+    /// Where.
+    pub at: At,
+}
+
+/// Generated code that is out of step with what it is made from.
+#[derive(Debug)]
+pub struct StaleFact {
+    /// What is out of step, for people.
+    pub what: String,
+    /// The file to generate again, for people.
+    pub file: String,
+    /// The source's declaration.
+    pub at: At,
+    /// The generated one, where there is one.
+    pub generated: Option<At>,
+}
