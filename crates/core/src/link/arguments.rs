@@ -103,6 +103,7 @@ pub(super) fn declare_from_bags(
             if !this.fact.parameters_from_reads {
                 continue;
             }
+            this.whole.get_or_insert_with(|| bag.whole.clone());
             let declared = &mut this.parameters;
             let new =
                 bag.parameters.iter().filter(|part| declared.iter().all(|known| known.name != part.name));

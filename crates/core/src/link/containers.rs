@@ -6,7 +6,7 @@ use super::owners::Owners;
 use super::shadows;
 use crate::recover::{
     ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows,
-    TargetFact, UsedFact,
+    Sight, TargetFact, UsedFact,
 };
 use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -212,6 +212,7 @@ pub(super) fn add_routes(
             group,
             start: fact.launcher,
             parameters,
+            whole: None,
             loses_to: None,
             shadowed_by: None,
             reached: false,
@@ -316,7 +317,18 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
         let bare = graph.containers[container].fact.is_host && graph.routes_in(container).next().is_none();
         graph.routes_named(name).iter().copied().find(|_| bare)
     };
-    exact.or_else(|| graph.routes_in(container).filter(own).find(fits)).or_else(elsewhere)
+    // What stands in an inner container can be a start as well where names are seen from anywhere.
+    let inner = || {
+        let within = |route: &usize| {
+            let fact = &graph.routes[*route].fact;
+            let typed = graph.routes[*route].container.is_none() && fact.class.is_some();
+            typed || graph.routes[*route].container.is_some_and(|inner| graph.is_within(inner, container))
+        };
+        let open = graph.containers[container].fact.sight == Sight::Anywhere;
+        let all = graph.patterned_routes().iter().copied().filter(|_| open);
+        all.filter(own).filter(within).find(fits)
+    };
+    exact.or_else(|| graph.routes_in(container).filter(own).find(fits)).or_else(inner).or_else(elsewhere)
 }
 
 /// The packages that the source declares, each cut after its second part.

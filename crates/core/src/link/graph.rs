@@ -95,6 +95,8 @@ pub struct Route {
     pub start: bool,
     /// What it takes.
     pub parameters: Vec<Parameter>,
+    /// What it takes as one object: what that is called, and its type.
+    pub whole: Option<(String, String)>,
     /// The declaration that stands in for this one.
     pub loses_to: Option<usize>,
     /// The wider declaration that is asked first and takes all calls.
@@ -317,7 +319,8 @@ impl Call {
     /// Whether the compiler sees to it that nothing required is left out.
     #[must_use]
     pub fn completes_itself(&self) -> bool {
-        matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
+        self.fact.form == Form::Generated
+            || matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
     }
 
     /// How grave it is that the target is written in place.
@@ -342,6 +345,12 @@ impl Route {
     #[must_use]
     pub fn is(&self, style: Style) -> bool {
         self.fact.style == style
+    }
+
+    /// Whether a name is that of all it takes, as one object.
+    #[must_use]
+    pub fn is_whole(&self, name: &str) -> bool {
+        self.whole.as_ref().is_some_and(|(whole, _)| whole == name) && self.parameter(name).is_none()
     }
 
     /// Whether its parameters are what its screen takes out.

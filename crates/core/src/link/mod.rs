@@ -26,6 +26,7 @@ pub use graph::{
     Route, Screen, Unwired,
 };
 pub use nearest::nearest;
+pub(crate) use results::OPENED;
 pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 
 use crate::recover::Facts;

@@ -2,8 +2,8 @@
 
 use super::{ArgumentFact, At, ParameterFact, Slot, code};
 use crate::model::Via;
-use crate::syntax::Parameter;
-use crate::values::{Ref, Value, Values};
+use crate::syntax::{Parameter, TypeName};
+use crate::values::{Expr, Ref, Value, Values};
 
 /// The class's constructor parameters.
 pub(in crate::recover) fn parameters(class: Ref, values: &Values<'_>) -> Vec<ParameterFact> {
@@ -13,7 +13,7 @@ pub(in crate::recover) fn parameters(class: Ref, values: &Values<'_>) -> Vec<Par
     let own = params.filter(|(_, parameter)| !(parameter.is("super") && parameter.name == "key"));
     own.map(|(id, parameter)| ParameterFact {
         name: parameter.name.to_string(),
-        ty: parameter.ty.as_ref().map(|ty| ty.name.to_string()),
+        ty: parameter.ty.as_ref().filter(|ty| !ty.name.is_empty()).map(TypeName::written),
         required: is_required(parameter),
         nullable: parameter.ty.as_ref().is_some_and(|ty| ty.nullable),
         default: parameter.default.map(|id| values.written(Ref { file: class.file, id })),
@@ -25,7 +25,11 @@ pub(in crate::recover) fn parameters(class: Ref, values: &Values<'_>) -> Vec<Par
 
 /// What a route, screen or provider is made with, under its parameters' names.
 pub(in crate::recover) fn made_with(value: &Value, class: Ref, values: &Values<'_>) -> Vec<ArgumentFact> {
-    let Some(made) = values.made(value) else { return Vec::new() };
+    values.made(value).map(|made| arguments_of(&made, class, values)).unwrap_or_default()
+}
+
+/// What the call that makes an object passes, under the parameters' names.
+pub(in crate::recover) fn arguments_of(made: &Expr, class: Ref, values: &Values<'_>) -> Vec<ArgumentFact> {
     let Some(call) = values.tree(made.at).call(made.at.id) else { return Vec::new() };
     let parameters = parameters(class, values);
     let named = call.args.iter().enumerate().filter_map(|(position, arg)| {

@@ -9,6 +9,7 @@ mod android;
 mod code;
 mod constructor;
 mod facts;
+mod flutter;
 
 #[cfg(test)]
 pub(crate) mod testing;
@@ -48,10 +49,16 @@ pub const STYLES: &[StyleRecoverer] = &[
     android::voyager::RECOVERER,
     android::activity_intent::RECOVERER,
     android::fragment_swap::RECOVERER,
+    flutter::widgets::RECOVERER,
+    flutter::links::RECOVERER,
+    flutter::push_builder::RECOVERER,
+    flutter::named_table::RECOVERER,
+    flutter::go_router::RECOVERER,
+    flutter::auto_route::RECOVERER,
 ];
 
 /// What the platforms' own classes do.
-pub const LIBRARIES: &[Library] = &[android::library::LIBRARY];
+pub const LIBRARIES: &[Library] = &[android::library::LIBRARY, flutter::library::LIBRARY];
 
 /// Runs every recoverer over one file.
 #[must_use]

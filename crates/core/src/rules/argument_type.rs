@@ -23,6 +23,14 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if call.completes_itself() {
             continue;
         }
+        for argument in call.arguments.iter().filter(|argument| route.is_whole(&argument.name)) {
+            let (Some(passed), Some((name, wanted))) = (&argument.fact.ty, &route.whole) else { continue };
+            if known(passed).is_some() {
+                let message = format!("`{name}` is taken as {wanted}, and a {passed} is passed");
+                let report = Report::new(argument.fact.at, &format!("{}.{name}", route.fact.name), message);
+                sink.push(report.related("the call is here", call.fact.at));
+            }
+        }
         for argument in &call.arguments {
             let Some(parameter) = route.parameter(&argument.name) else { continue };
             let (Some(passed), Some(declared)) = (&argument.fact.ty, &parameter.ty) else { continue };

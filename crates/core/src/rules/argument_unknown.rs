@@ -23,7 +23,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if route.declares_by_reads() {
             continue;
         }
-        for argument in call.arguments.iter().filter(|argument| route.parameter(&argument.name).is_none()) {
+        let unknown = |name: &str| route.parameter(name).is_none() && !route.is_whole(name);
+        for argument in call.arguments.iter().filter(|argument| unknown(&argument.name)) {
             if read_by_name(graph, route.screen, &argument.name) {
                 continue;
             }

@@ -38,7 +38,7 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
     let mut todo: VecDeque<(usize, u32)> = VecDeque::new();
     for (i, route) in graph.routes.iter().enumerate() {
         let outermost = route.container.is_some_and(|c| graph.containers[c].parents.is_empty());
-        if (route.start && outermost) || !route.fact.deep_links.is_empty() {
+        if (route.start && outermost) || route.fact.launcher || !route.fact.deep_links.is_empty() {
             todo.push_back((i, 0));
         }
     }
@@ -50,9 +50,12 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
         depths[shown] = Some(depth);
         let Some(screen) = graph.routes[shown].screen else { continue };
         for call in graph.calls_of(screen).filter(|call| call.goes_forward()) {
-            let step = u32::from(call.fact.verb != Verb::Tab);
             for &target in &call.targets {
-                if step == 0 { todo.push_front((target, depth)) } else { todo.push_back((target, depth + 1)) }
+                match call.fact.verb {
+                    Verb::Reset => todo.push_front((target, 0)),
+                    Verb::Tab | Verb::Replace => todo.push_front((target, depth)),
+                    _ => todo.push_back((target, depth + 1)),
+                }
             }
         }
     }

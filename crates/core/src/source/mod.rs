@@ -63,14 +63,20 @@ impl SourceTree {
     /// in that app's folder for the platform.
     #[must_use]
     pub fn is_native_host(&self, module: usize) -> bool {
-        let inner = &self.modules[module];
-        inner.build.tool == Tool::Gradle
-            && self.modules.iter().any(|outer| {
-                let folder =
-                    if outer.path == "." { "android".to_owned() } else { format!("{}/android", outer.path) };
-                outer.build.tool == Tool::Pub
-                    && (inner.path == folder || inner.path.starts_with(&format!("{folder}/")))
-            })
+        self.module_hosted_by(module).is_some()
+    }
+
+    /// The module of the app that a native host is for.
+    #[must_use]
+    pub fn module_hosted_by(&self, host: usize) -> Option<usize> {
+        let inner = &self.modules[host];
+        let holds = |outer: &ModuleInfo| {
+            let folder =
+                if outer.path == "." { "android".to_owned() } else { format!("{}/android", outer.path) };
+            outer.build.tool == Tool::Pub
+                && (inner.path == folder || inner.path.starts_with(&format!("{folder}/")))
+        };
+        self.modules.iter().position(holds).filter(|_| inner.build.tool == Tool::Gradle)
     }
 }
 

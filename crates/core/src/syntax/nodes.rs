@@ -333,6 +333,17 @@ impl Kind {
 }
 
 impl TypeName {
+    /// The type with its arguments, its mark of nullability left out.
+    #[must_use]
+    pub fn written(&self) -> String {
+        if self.args.is_empty() {
+            return self.name.to_string();
+        }
+        let mark = |ty: &Self| if ty.nullable { "?" } else { "" };
+        let args: Vec<String> = self.args.iter().map(|ty| format!("{}{}", ty.written(), mark(ty))).collect();
+        format!("{}<{}>", self.name, args.join(", "))
+    }
+
     /// The last part of the dotted name.
     #[must_use]
     pub fn simple(&self) -> &str {

@@ -1,9 +1,9 @@
 //! Small questions about what surrounds an expression.
 
 use super::{Datum, Def, Expr, Fuel, Ref, Shape, Step, Type, Value, Values};
-use crate::syntax::{Call, ClassKind, Id, Kind};
+use crate::syntax::{Call, ClassKind, Id, Kind, TypeName};
 
-impl Values<'_> {
+impl<'p> Values<'p> {
     /// What a parameter's name stands for, where it is bound.
     #[must_use]
     pub fn given(&self, expr: &Expr) -> Option<Expr> {
@@ -122,6 +122,46 @@ impl Values<'_> {
         }
     }
 
+    /// The body of the source's own function that a call runs, with the call's arguments bound.
+    #[must_use]
+    pub fn called_body(&self, expr: &Expr) -> Option<Expr> {
+        let call = self.tree(expr.at).call(expr.at.id)?;
+        let function_at = self.called_function(expr)?;
+        let function = self.tree(function_at).function(function_at.id)?;
+        let env = self.bind(function_at.file, &function.params, &call.args, expr, expr.env.clone());
+        Some(Expr { at: Ref { file: function_at.file, id: function.body? }, env })
+    }
+
+    /// The body of a lambda that a call runs by the name that holds it, with its arguments bound.
+    #[must_use]
+    pub fn called_lambda(&self, expr: &Expr) -> Option<Expr> {
+        let call = self.tree(expr.at).call(expr.at.id)?;
+        let lambda = self.value_behind(&expr.with(call.callee))?;
+        let Kind::Lambda { params, body } = self.kind(lambda.at) else { return None };
+        let env = self.bind(lambda.at.file, params, &call.args, expr, lambda.env.clone());
+        Some(Expr { at: Ref { file: lambda.at.file, id: *body }, env })
+    }
+
+    /// The function, its parameters and body, that an expression names without calling it.
+    #[must_use]
+    pub fn named_function(&self, expr: &Expr) -> Option<Ref> {
+        match self.definition(expr, &Fuel::new())? {
+            Def::Functions(found) => found.first().copied(),
+            _ => None,
+        }
+    }
+
+    /// The values that a body hands back: its returns, or what it is.
+    #[must_use]
+    pub fn handed_back(&self, body: &Expr) -> Vec<Expr> {
+        let returns = self.returns(body.at);
+        match (returns.is_empty(), self.kind(body.at)) {
+            (false, _) => returns.into_iter().map(|id| body.with(id)).collect(),
+            (true, Kind::Block(_)) => Vec::new(),
+            (true, _) => vec![body.clone()],
+        }
+    }
+
     /// Whether a variable is handed to somebody else: returned, stored, or passed as an argument.
     #[must_use]
     pub fn is_passed_on(&self, variable: Ref, name: &str) -> bool {
@@ -233,6 +273,40 @@ impl Values<'_> {
     pub fn made(&self, value: &Value) -> Option<Expr> {
         match &value.datum {
             Datum::Object(made) => Some(made.clone()),
+            _ => None,
+        }
+    }
+
+    /// The number that a variable starts with.
+    #[must_use]
+    pub fn initial_number(&self, expr: &Expr) -> Option<i64> {
+        let Def::Variable(at) = self.definition(expr, &Fuel::new())? else { return None };
+        let init = self.tree(at).variable(at.id)?.init?;
+        match self.tree(at).kind(init) {
+            Kind::Number(text) => text.parse().ok(),
+            _ => None,
+        }
+    }
+
+    /// The type arguments that a name's declaration gives its type.
+    #[must_use]
+    pub fn declared_type_args(&self, expr: &Expr) -> &'p [TypeName] {
+        let declared = match self.definition(expr, &Fuel::new()) {
+            Some(Def::Variable(at)) => self.tree(at).variable(at.id).and_then(|v| v.ty.as_ref()),
+            Some(Def::Parameter(at)) => self.tree(at).parameter(at.id).and_then(|p| p.ty.as_ref()),
+            _ => None,
+        };
+        declared.map_or(&[], |ty| ty.args.as_slice())
+    }
+
+    /// The parameter of a function with a name that a name stands for, if nothing is bound to it.
+    #[must_use]
+    pub fn parameter_of_function(&self, expr: &Expr) -> Option<Ref> {
+        match self.definition(expr, &Fuel::new())? {
+            Def::Parameter(at) => {
+                let outer = self.tree(at).node(at.id).parent?;
+                matches!(self.tree(at).kind(outer), Kind::Function(_)).then_some(at)
+            }
             _ => None,
         }
     }

@@ -39,6 +39,24 @@ impl<'p> Values<'p> {
         exports.into_iter().find_map(|export| self.in_library(&export.path, name, depth + 1))
     }
 
+    /// Whether a file sees a package that is not of the source, by its own imports or by what libraries
+    /// of the source hand on.
+    #[must_use]
+    pub fn sees_package(&self, file: u32, package: &str) -> bool {
+        self.imports(file).iter().any(|import| self.leads_to(import, package, 0))
+    }
+
+    fn leads_to(&self, import: &Import, package: &str, depth: usize) -> bool {
+        if import.path.starts_with(package) {
+            return true;
+        }
+        let Some(file) = self.program.file_of_library(&import.path).filter(|_| depth < MAX_EXPORTS) else {
+            return false;
+        };
+        let exports = self.program.tree(file).imports.iter().filter(|export| export.exported);
+        exports.into_iter().any(|export| self.leads_to(export, package, depth + 1))
+    }
+
     /// Whether a file's imports put names behind this one.
     pub(super) fn has_prefix(&self, file: u32, name: &str) -> bool {
         self.imports(file).iter().any(|import| import.prefix.as_deref() == Some(name))

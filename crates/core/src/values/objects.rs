@@ -80,6 +80,12 @@ impl Values<'_> {
         all
     }
 
+    /// What the parameters of an object's class stand for.
+    #[must_use]
+    pub fn made_env(&self, object: &Expr) -> Option<Env> {
+        self.own_env(object, &Fuel::new()).map(|(_, env)| env)
+    }
+
     fn own_env(&self, object: &Expr, fuel: &Fuel) -> Option<(Ref, Env)> {
         match self.kind(object.at) {
             Kind::Class(_) => Some((object.at, object.env.clone())),

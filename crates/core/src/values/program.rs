@@ -63,6 +63,7 @@ struct Index {
     names: FxHashMap<SmolStr, Vec<Ref>>,
     typed_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     derived_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    annotated_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     paths: FxHashMap<Ref, String>,
 }
 
@@ -290,6 +291,12 @@ impl<'s> Program<'s> {
         slice(&self.index.derived_by_name, name)
     }
 
+    /// Classes that carry an annotation of this name.
+    #[must_use]
+    pub fn classes_annotated(&self, name: &str) -> &[Ref] {
+        slice(&self.index.annotated_by_name, name)
+    }
+
     /// Which of these words stand in code files that were not parsed.
     #[must_use]
     pub fn words_of_unparsed(&self, words: &[String]) -> FxHashSet<String> {
@@ -388,6 +395,9 @@ impl Index {
                 self.classes_by_name.entry(class.name.clone()).or_default().push(at);
                 for base in &class.supers {
                     self.derived_by_name.entry(base.ty.simple().into()).or_default().push(at);
+                }
+                for note in &class.annotations {
+                    self.annotated_by_name.entry(note.name.clone()).or_default().push(at);
                 }
                 for &member in &class.members {
                     self.declare_member(file, tree, member, &path);

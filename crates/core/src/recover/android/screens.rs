@@ -27,6 +27,9 @@ fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     }
     let bases = values.external_bases(at);
     let kind = bases.iter().find_map(|base| kind_of(base))?;
+    if bases.iter().any(|base| is_host_base(base)) {
+        return None;
+    }
     // A Kotlin class is closed unless it says otherwise, a Java class open.
     let kotlin = values.program().source(at.file).language == Language::Kotlin;
     if !class.is("final") && (!kotlin || class.is("abstract") || class.is("open") || class.is("sealed")) {
@@ -45,6 +48,11 @@ fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
         layouts: layouts(at, values),
         at: At { file: at.file, span: class.name_span },
     })
+}
+
+/// Activities that only hold an app which is written in something else.
+pub(super) fn is_host_base(base: &str) -> bool {
+    matches!(base, "FlutterActivity" | "FlutterFragmentActivity" | "ReactActivity")
 }
 
 /// Fragments and activities of the platform and of libraries are named as such.

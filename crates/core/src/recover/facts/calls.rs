@@ -210,6 +210,8 @@ pub struct ResultSideFact {
 /// A place where all that a screen gets is taken as one object: its parts are what the route takes.
 #[derive(Debug)]
 pub struct BagFact {
+    /// What the whole is called, and its type.
+    pub whole: (String, String),
     /// The parts.
     pub parameters: Vec<ParameterFact>,
     /// The node it is at.

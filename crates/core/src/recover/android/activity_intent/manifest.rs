@@ -2,7 +2,8 @@
 
 use crate::model::{RouteKind, Style};
 use crate::recover::android::markup::{ANDROID, class_path, element_at, value_at};
-use crate::recover::{At, Facts, RouteFact, Shows};
+use crate::recover::android::screens::is_host_base;
+use crate::recover::{AddressFact, At, Facts, RouteFact, Shows};
 use crate::syntax::{Element, ElementId, Markup};
 use crate::values::Values;
 
@@ -26,6 +27,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         let name = path.rsplit('.').next().unwrap_or(&path).to_owned();
+        // What only holds an app that is written in something else is no screen of it.
+        if launcher && hosts_another(file, &path, values) {
+            continue;
+        }
         facts.routes.push(RouteFact {
             shows: Shows::Class(path, value_at(file, class)),
             deep_links: filters.iter().flat_map(|&filter| links(file, markup, filter)).collect(),
@@ -48,19 +53,45 @@ fn is_launcher(markup: &Markup, filter: ElementId) -> bool {
             || names("category", "android.intent.category.LEANBACK_LAUNCHER"))
 }
 
-/// Addresses a filter takes: every scheme with every host and path, as the system combines them.
+/// Whether an activity is the native host of a cross-platform app.
+fn hosts_another(file: u32, class: &str, values: &Values<'_>) -> bool {
+    let program = values.program();
+    let bases = program.classes_at(class).first().map(|&class| values.external_bases(class));
+    program.sources().is_native_host(program.source(file).module)
+        || bases.is_some_and(|bases| bases.iter().any(|base| is_host_base(base)))
+}
+
+/// The addresses that all filters of a manifest take.
+pub(in crate::recover) fn addresses(file: u32, values: &Values<'_>) -> Vec<AddressFact> {
+    let Some(markup) = values.program().markup(file) else { return Vec::new() };
+    let filters = markup.elements().filter(|(_, element)| element.name == "intent-filter");
+    filters.flat_map(|(filter, _)| filter_addresses(file, markup, filter)).collect()
+}
+
+/// Addresses as deep links are written.
 fn links(file: u32, markup: &Markup, filter: ElementId) -> Vec<(String, At)> {
+    let found = filter_addresses(file, markup, filter).into_iter();
+    found
+        .map(|address| {
+            let open = if address.is_prefix { "{}" } else { "" };
+            (format!("{}{}{open}", address.origin, address.path.unwrap_or_default()), address.at)
+        })
+        .collect()
+}
+
+/// Addresses a filter takes: every scheme with every host and path, as the system combines them.
+fn filter_addresses(file: u32, markup: &Markup, filter: ElementId) -> Vec<AddressFact> {
     let data: Vec<&Element> = markup.children(filter).map(|(_, e)| e).filter(|e| e.name == "data").collect();
     let all = |name: &str| -> Vec<String> {
         data.iter().filter_map(|e| e.attribute(ANDROID, name)).map(|a| a.value.clone()).collect()
     };
-    let paths: Vec<String> = data
+    let paths: Vec<(Option<String>, bool)> = data
         .iter()
         .flat_map(|e| &e.attributes)
         .filter_map(|a| match a.name.as_str() {
-            "path" => Some(a.value.clone()),
+            "path" => Some((Some(a.value.clone()), false)),
             "pathPrefix" | "pathPattern" | "pathAdvancedPattern" => {
-                Some(format!("{}{{}}", a.value.trim_end_matches(".*")))
+                Some((Some(a.value.trim_end_matches(".*").to_owned()), true))
             }
             _ => None,
         })
@@ -71,8 +102,11 @@ fn links(file: u32, markup: &Markup, filter: ElementId) -> Vec<(String, At)> {
     let mut found = Vec::new();
     for scheme in all("scheme") {
         for host in or_empty(all("host")) {
-            for path in or_empty(paths.clone()) {
-                found.push((format!("{scheme}://{host}{path}"), at));
+            let any = [(None, false)];
+            for (path, is_prefix) in if paths.is_empty() { &any[..] } else { &paths } {
+                let origin = format!("{scheme}://{host}");
+                let path = path.clone();
+                found.push(AddressFact { origin, path, is_prefix: *is_prefix, module: 0, at });
             }
         }
     }

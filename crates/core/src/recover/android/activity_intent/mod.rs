@@ -1,5 +1,7 @@
 //! `activity-intent`: activities of the manifest, intents that open them, extras, results.
 
+pub(in crate::recover) use manifest::addresses;
+
 mod calls;
 mod intent;
 mod manifest;

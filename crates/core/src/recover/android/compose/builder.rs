@@ -3,7 +3,7 @@
 use super::screens::{is_composable, path};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::code;
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, ParameterFact, RouteFact, Shows, StartFact};
+use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
 use crate::syntax::{Call, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,0 +1,129 @@
+//! Values taken out of what a page gets whole: a map by its keys, an object by its properties, or the
+//! value as it is.
+
+use crate::model::Via;
+use crate::recover::constructor::parameters;
+use crate::recover::{BagFact, Facts, ParameterFact, ReadFact, code};
+use crate::syntax::{Id, Kind, TypeName};
+use crate::values::{Def, Expr, Ref, Values};
+
+/// What is taken out, and what it is called where it has no parts.
+pub(super) struct Bag<'n> {
+    /// The name of the whole.
+    pub(super) name: &'n str,
+    /// How its parts travel.
+    pub(super) via: Via,
+}
+
+impl Bag<'_> {
+    /// Follows a whole value from where it is taken: casts, locals, keys, properties.
+    pub(super) fn taken(&self, at: Ref, values: &Values<'_>, facts: &mut Facts) {
+        self.follow(at, None, 0, values, facts);
+    }
+
+    fn follow(&self, at: Ref, known: Option<&TypeName>, depth: usize, values: &Values<'_>, facts: &mut Facts) {
+        let (top, cast) = outermost(at, values);
+        let tree = values.tree(at);
+        let Some(parent) = tree.node(top.id).parent.filter(|_| depth < 4) else { return };
+        let ty = cast.or(known);
+        let class = ty.and_then(|ty| values.class_named(at, &ty.name));
+        if let (Some(class), Some(cast)) = (class, cast) {
+            let parts = parameters(class, values).into_iter();
+            let parameters = parts.map(|part| ParameterFact { via: self.via, ..part }).collect();
+            let whole = (self.name.to_owned(), cast.written());
+            facts.bags.push(BagFact { whole, parameters, site: top });
+        }
+        match tree.kind(parent) {
+            Kind::Variable(variable) if variable.init == Some(top.id) => {
+                let variable_at = Ref { file: at.file, id: parent };
+                let declared = ty.or(variable.ty.as_ref());
+                for used in uses(variable_at, &variable.name, values) {
+                    self.follow(used, declared, depth + 1, values, facts);
+                }
+            }
+            Kind::Index { of, args } if *of == top.id => {
+                let index = Ref { file: at.file, id: parent };
+                if let Some(&key) = args.first() {
+                    self.keyed(index, key, values, facts);
+                }
+            }
+            Kind::Member(member) if member.of == top.id => {
+                let read = Ref { file: at.file, id: parent };
+                let called = tree.node(parent).parent.and_then(|id| tree.call(id));
+                if called.is_some_and(|call| call.callee == parent) && class.is_none() {
+                    return self.whole(top, ty, values, facts);
+                }
+                let forced = code::is_forced(read, values);
+                let tolerant = code::is_met(read, values) || member.safe;
+                let at = code::node_at(read, values);
+                let fact = ReadFact::new(member.name.to_string(), self.via, read, at);
+                facts.reads.push(ReadFact { forced, tolerant, ..fact });
+            }
+            // `if (args is ItemArgs)`, `args == null`: looked at, not taken.
+            Kind::Binary { op, .. } if matches!(op.as_str(), "is" | "is!" | "==" | "!=") => {}
+            // The whole object handed on is none.
+            _ if class.is_some() => facts.whole_bags.push(top),
+            _ => self.whole(top, ty, values, facts),
+        }
+    }
+
+    fn keyed(&self, index: Ref, key: Id, values: &Values<'_>, facts: &mut Facts) {
+        let Some((name, literal_key)) = code::key(&Expr::new(Ref { file: index.file, id: key }), values) else {
+            facts.whole_bags.push(index);
+            return;
+        };
+        let (top, cast) = outermost(index, values);
+        let nullable = cast.is_some_and(|ty| ty.nullable);
+        let fact = ReadFact::new(name, self.via, index, code::node_at(index, values));
+        facts.reads.push(ReadFact {
+            ty: cast.map(|ty| format!("{}{}", ty.written(), if ty.nullable { "?" } else { "" })),
+            forced: is_forced(index, values) && !nullable,
+            tolerant: code::is_met(top, values),
+            literal_key,
+            ..fact
+        });
+    }
+
+    fn whole(&self, top: Ref, ty: Option<&TypeName>, values: &Values<'_>, facts: &mut Facts) {
+        let plain = ty.filter(|ty| !matches!(ty.simple(), "Map" | "dynamic" | "Object"));
+        let fact = ReadFact::new(self.name.to_owned(), self.via, top, code::node_at(top, values));
+        if plain.is_none() && ty.is_some() {
+            facts.whole_bags.push(top);
+            return;
+        }
+        facts.reads.push(ReadFact {
+            ty: plain.map(TypeName::written),
+            forced: ty.is_some_and(|ty| !ty.nullable),
+            tolerant: code::is_met(top, values),
+            ..fact
+        });
+    }
+}
+
+/// Whether a value is forced on its way out: `x!`, or a cast to what cannot be null.
+pub(super) fn is_forced(at: Ref, values: &Values<'_>) -> bool {
+    code::is_forced(at, values)
+}
+
+/// The node around casts and assertions, and the type that it is cast to.
+fn outermost<'p>(at: Ref, values: &Values<'p>) -> (Ref, Option<&'p TypeName>) {
+    let tree = values.tree(at);
+    let (mut top, mut cast) = (at.id, None);
+    while let Some(parent) = tree.node(top).parent {
+        match tree.kind(parent) {
+            Kind::Unary { op, .. } if op == "!!" => top = parent,
+            Kind::Cast { ty, of, .. } if *of == top => {
+                cast = Some(ty);
+                top = parent;
+            }
+            _ => break,
+        }
+    }
+    (Ref { file: at.file, id: top }, cast)
+}
+
+/// Where a variable is used.
+pub(super) fn uses(variable: Ref, name: &str, values: &Values<'_>) -> Vec<Ref> {
+    let uses = values.program().uses_in(variable.file, name).iter().copied();
+    uses.filter(|&at| values.resolve(at, name) == Some(Def::Variable(variable))).collect()
+}

@@ -1,0 +1,170 @@
+//! What a builder shows: the app's own widget in it, through providers, scaffolds, guards, helpers and
+//! choices.
+
+use super::widgets::is_widget;
+use crate::recover::{At, code};
+use crate::syntax::{Arg, Call, Kind};
+use crate::values::{Expr, Ref, Values};
+
+/// Wrappers in wrappers are followed this deep.
+const MAX_DEPTH: usize = 16;
+
+/// Arguments by which widgets take what they are put around, the likeliest first.
+const CHILDREN: &[&str] =
+    &["child", "builder", "pageBuilder", "body", "home", "page", "screen", "content", "widget", "children"];
+
+/// A widget of the app's own that is shown.
+#[derive(Debug, Clone)]
+pub(super) struct Shown {
+    /// Its class.
+    pub(super) class: Ref,
+    /// What makes it: its constructor's call, or the constructor itself.
+    pub(super) made: Expr,
+}
+
+/// What a builder comes to.
+#[derive(Debug, Default)]
+pub(super) struct Leaves {
+    /// Widgets of the app's own: several where a choice is made.
+    pub(super) shown: Vec<Shown>,
+    /// Names of parameters that say what is shown.
+    pub(super) open: Vec<Expr>,
+}
+
+/// The widgets that a builder, a route object or a widget comes to.
+pub(super) fn leaves(builder: &Expr, values: &Values<'_>) -> Leaves {
+    let mut found = Leaves::default();
+    collect(builder, 0, values, &mut found);
+    let mut seen = Vec::new();
+    found.shown.retain(|shown| !seen.contains(&shown.class) && { seen.push(shown.class); true });
+    found
+}
+
+fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
+    if depth > MAX_DEPTH {
+        return;
+    }
+    let mut deeper = |inner: &Expr| collect(inner, depth + 1, values, found);
+    match values.kind(expr.at) {
+        Kind::Lambda { body, .. } => {
+            let body = expr.with(*body);
+            values.handed_back(&body).iter().for_each(deeper);
+        }
+        Kind::Block(_) => values.handed_back(expr).iter().for_each(deeper),
+        Kind::Return(Some(value)) => deeper(&expr.with(*value)),
+        Kind::Branch { arms, .. } => arms.iter().for_each(|arm| match values.kind(expr.with(arm.body).at) {
+            Kind::Block(_) => values.handed_back(&expr.with(arm.body)).iter().for_each(&mut deeper),
+            _ => deeper(&expr.with(arm.body)),
+        }),
+        Kind::Unary { of, .. } | Kind::Cast { of, .. } => deeper(&expr.with(*of)),
+        Kind::Binary { op, left, right } if op == "?:" => {
+            deeper(&expr.with(*left));
+            deeper(&expr.with(*right));
+        }
+        Kind::Name(_) | Kind::Member(_) => named(expr, depth, values, found),
+        // A constructor handed over whole.
+        Kind::Reference { name, .. } => {
+            let class = values.class_named(expr.at, name).filter(|&class| is_widget(class, values));
+            found.shown.extend(class.map(|class| Shown { class, made: expr.clone() }));
+        }
+        Kind::Call(call) => called(expr, call, depth, values, found),
+        _ => {}
+    }
+}
+
+fn named(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
+    if let Some(behind) = values.value_behind(expr).filter(|behind| behind.at != expr.at) {
+        return collect(&behind, depth + 1, values, found);
+    }
+    if let Some(function) = values.named_function(expr) {
+        let declared = values.tree(function).function(function.id);
+        if let Some(body) = declared.and_then(|function| function.body) {
+            let body = Expr::new(Ref { file: function.file, id: body });
+            values.handed_back(&body).iter().for_each(|inner| collect(inner, depth + 1, values, found));
+        }
+        return;
+    }
+    found.open.push(expr.clone());
+}
+
+fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &mut Leaves) {
+    if let Some(class) = values.made_class(expr) {
+        // A wrapper of the app's own shows what it is put around.
+        if let Some(inside) = inside(expr, call, depth, values) {
+            found.shown.extend(inside.shown);
+            found.open.extend(inside.open);
+        } else if is_widget(class, values) {
+            found.shown.push(Shown { class, made: expr.clone() });
+        }
+        return;
+    }
+    if let Some(body) = values.called_body(expr).or_else(|| values.called_lambda(expr)) {
+        values.handed_back(&body).iter().for_each(|inner| collect(inner, depth + 1, values, found));
+        return;
+    }
+    if let Some(inside) = inside(expr, call, depth, values) {
+        found.shown.extend(inside.shown);
+        found.open.extend(inside.open);
+    }
+}
+
+/// What stands in the arguments of a call that takes others in: the first of them that has any.
+fn inside(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Option<Leaves> {
+    let mut ordered: Vec<&Arg> = call.args.iter().filter(|arg| place_of(arg).is_some()).collect();
+    ordered.sort_by_key(|arg| place_of(arg));
+    ordered.into_iter().find_map(|arg| {
+        let mut leaves = Leaves::default();
+        let inner = expr.with(arg.value);
+        match values.kind(inner.at) {
+            Kind::List(_) => {
+                let elements = values.elements(&inner);
+                elements.iter().for_each(|element| {
+                    if leaves.shown.is_empty() {
+                        collect(element, depth + 1, values, &mut leaves);
+                    }
+                });
+                leaves.open.clear();
+            }
+            _ => collect(&inner, depth + 1, values, &mut leaves),
+        }
+        // A child that is a local builder's own parameter says nothing.
+        leaves.open.retain(|open| is_passed_in(open, values));
+        (!leaves.shown.is_empty() || !leaves.open.is_empty()).then_some(leaves)
+    })
+}
+
+fn place_of(arg: &Arg) -> Option<usize> {
+    match &arg.name {
+        Some(name) => CHILDREN.iter().position(|known| known == name),
+        None => Some(CHILDREN.len()),
+    }
+}
+
+/// Whether a name is the parameter of a function that has a name: its callers say what it is.
+fn is_passed_in(expr: &Expr, values: &Values<'_>) -> bool {
+    values.parameter_of_function(expr).is_some()
+}
+
+/// The place of a class's name.
+pub(super) fn class_at(class: Ref, values: &Values<'_>) -> At {
+    let span = values.class(class).map_or_else(|| values.tree(class).span(class.id), |c| c.name_span);
+    At { file: class.file, span }
+}
+
+/// The lambda or function body that a callback argument is, with the places of its parameters.
+pub(super) fn callback(expr: &Expr, values: &Values<'_>) -> Option<(Vec<Ref>, Expr)> {
+    let at = code::seen_through(expr, values);
+    let at = match values.kind(at.at) {
+        Kind::Lambda { .. } => at,
+        _ => values.value_behind(&at).unwrap_or(at),
+    };
+    if let Kind::Lambda { params, body } = values.kind(at.at) {
+        let params = params.iter().map(|&id| Ref { file: at.at.file, id }).collect();
+        return Some((params, at.with(*body)));
+    }
+    let function_at = values.named_function(&at)?;
+    let function = values.tree(function_at).function(function_at.id)?;
+    let params = function.params.iter().map(|&id| Ref { file: function_at.file, id }).collect();
+    let body = Ref { file: function_at.file, id: function.body? };
+    Some((params, Expr { at: body, env: at.env.clone() }))
+}

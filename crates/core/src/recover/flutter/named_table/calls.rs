@@ -1,0 +1,93 @@
+//! Calls by name on the navigator.
+
+use super::WHOLE;
+use crate::model::{Form, Style, Verb};
+use crate::recover::constructor::arguments_of;
+use crate::recover::flutter::navigator::{NavigatorCall, calls};
+use crate::recover::flutter::results;
+use crate::recover::{ArgumentFact, CallFact, Facts, Literal, Slot, TargetFact, code};
+use crate::syntax::Kind;
+use crate::values::{Expr, Shape, Values};
+
+/// Methods that take a name, and what they do.
+const METHODS: &[(&str, Verb)] = &[
+    ("popAndPushNamed", Verb::Replace),
+    ("pushNamed", Verb::Open),
+    ("pushNamedAndRemoveUntil", Verb::Reset),
+    ("pushReplacementNamed", Verb::Replace),
+    ("restorablePopAndPushNamed", Verb::Replace),
+    ("restorablePushNamed", Verb::Open),
+    ("restorablePushNamedAndRemoveUntil", Verb::Reset),
+    ("restorablePushReplacementNamed", Verb::Replace),
+];
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let methods: Vec<&str> = METHODS.iter().map(|(name, _)| *name).collect();
+    for call in calls(file, values, &methods) {
+        let verb = METHODS.iter().find(|(name, _)| *name == call.method).map_or(Verb::Open, |(_, verb)| *verb);
+        let Some(name) = call.positional(0) else { continue };
+        for site in values.sites(call.at, name.at.id) {
+            let fact = by_name(&call, &name, &site, verb, values);
+            let types = values.tree(site.at).call(site.at.id).map(|c| c.types.clone()).unwrap_or_default();
+            results::receive(site.at, &types, fact.at, values, facts);
+            facts.calls.push(fact);
+        }
+    }
+}
+
+fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Expr, verb: Verb, values: &Values<'_>) -> CallFact {
+    let target = Expr { at: name.at, env: site.env.clone() };
+    let found = values.eval(&target);
+    let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
+    let literal = shapes.iter().find(|shape| shape.has_literal_words());
+    let passed = call.named("arguments").map(|value| Expr { at: value.at, env: site.env.clone() });
+    let (arguments, open) = passed.map(|value| arguments(&value, WHOLE, values)).unwrap_or_default();
+    CallFact {
+        written: values.written(code::seen_through(&target, values).at),
+        form: match found.as_slice() {
+            [one] => one.form,
+            _ => Form::Computed,
+        },
+        constant: found.iter().find_map(|value| value.constant),
+        literal: literal.map(|shape| Literal { text: shape.value() }),
+        target: if shapes.iter().all(Shape::is_blank) { TargetFact::Unknown } else { TargetFact::Text(shapes) },
+        host: call.host.clone(),
+        arguments,
+        open,
+        ..CallFact::new(Style::NamedTable, verb, site.at, code::callee_at(site.at, values))
+    }
+}
+
+/// What is passed: a map by its keys, an object by its constructor, or one value. Whether there may be
+/// more.
+pub(in crate::recover::flutter) fn arguments(
+    value: &Expr,
+    whole: &str,
+    values: &Values<'_>,
+) -> (Vec<ArgumentFact>, bool) {
+    let value = code::seen_through(value, values);
+    if matches!(values.kind(value.at), Kind::Null) {
+        return (Vec::new(), false);
+    }
+    if let Some(entries) = values.entries(&value) {
+        let known = entries.known.iter().filter_map(|(key, value)| {
+            let (name, literal_key) = code::key(key, values)?;
+            Some(ArgumentFact { literal_key, ..code::argument(Slot::Name(name), value, values) })
+        });
+        let known: Vec<ArgumentFact> = known.collect();
+        let open = entries.open || known.len() < entries.known.len();
+        return (known, open);
+    }
+    let made = values.built(&value).root;
+    if let Some(class) = values.made_class(&made) {
+        return (arguments_of(&made, class, values), false);
+    }
+    // A parameter, or an object of the app's own from elsewhere: its parts are not written here.
+    let ty = values.type_of(&value);
+    let own = ty.as_ref().is_some_and(|ty| ty.class.is_some() || matches!(ty.name.as_str(), "Object" | "Map"));
+    let whole = code::argument(Slot::Name(whole.to_owned()), &value, values);
+    match own || values.parameter_of_function(&value).is_some_and(|_| ty.is_none()) {
+        true => (Vec::new(), true),
+        false => (vec![whole], false),
+    }
+}

@@ -1,0 +1,145 @@
+//! The tables of an app or of a nested navigator.
+
+use super::generator::{Generator, taken};
+use crate::model::{Form, RouteKind, Style};
+use crate::recover::flutter::builder::leaves;
+use crate::recover::flutter::navigator::named;
+use crate::recover::{
+    At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact, code,
+};
+use crate::syntax::Call;
+use crate::values::{Expr, Ref, Values};
+
+/// Widgets that hold a table.
+const HOLDERS: &[&str] = &["MaterialApp", "CupertinoApp", "WidgetsApp", "Navigator"];
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, HOLDERS) {
+        let holds = ["routes", "onGenerateRoute", "initialRoute"].iter().any(|name| named(at, call, name).is_some());
+        if holds && !values.calls_own_function(&Expr::new(at), call) {
+            holder(at, call, values, facts);
+        }
+    }
+}
+
+/// The routes of one table as they are found, in the order in which they are asked.
+pub(super) struct Table<'t, 'p> {
+    pub(super) values: &'t Values<'p>,
+    pub(super) key: ContainerKey,
+    pub(super) routes: Vec<RouteFact>,
+    /// There are entries whose names are not known.
+    pub(super) open: bool,
+    pub(super) has_fallback: bool,
+    /// Parameters of builders that are handed all arguments.
+    pub(super) handed: Vec<Ref>,
+}
+
+impl Table<'_, '_> {
+    /// A route by a name, a prefix or a pattern, and what is built for it.
+    pub(super) fn route(&mut self, name: String, at: At, content: &Expr) {
+        let order = self.routes.len();
+        let fact = RouteFact::new(Style::NamedTable, RouteKind::Screen, name.clone(), at);
+        let fact = self.shows(content, fact);
+        self.routes.push(RouteFact {
+            pattern: Some(name),
+            parameters_from_reads: true,
+            closed: true,
+            order,
+            ..fact
+        });
+    }
+
+    /// What answers any other name.
+    pub(super) fn fallback(&mut self, at: At, content: &Expr) {
+        if self.has_fallback {
+            return;
+        }
+        self.has_fallback = true;
+        let order = self.routes.len();
+        let fact = RouteFact::new(Style::NamedTable, RouteKind::Fallback, "default".to_owned(), at);
+        let fact = self.shows(content, fact);
+        self.routes.push(RouteFact { order, ..fact });
+    }
+
+    /// A route with the pages that are built for it.
+    fn shows(&self, content: &Expr, fact: RouteFact) -> RouteFact {
+        let mut paths = leaves(content, self.values)
+            .shown
+            .into_iter()
+            .map(|shown| self.values.program().path(shown.class).to_owned());
+        let shows = paths.next().map_or(Shows::NotApplicable, |path| Shows::Class(path, fact.at));
+        RouteFact {
+            shows,
+            also: paths.collect(),
+            content: Some(content.at),
+            container: Some(self.key),
+            ..fact
+        }
+    }
+
+    /// The entries of a map from names to builders.
+    pub(super) fn entries(&mut self, map: &Expr) {
+        let Some(entries) = self.values.entries(map) else {
+            self.open = true;
+            return;
+        };
+        self.open |= entries.open;
+        for (key, builder) in entries.known {
+            match self.values.plain_text(&key) {
+                Some(name) => self.route(name, code::node_at(key.at, self.values), &builder),
+                None => self.open = true,
+            }
+        }
+    }
+}
+
+fn holder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let key = ContainerKey(code::callee_at(at, values));
+    let mut table = Table { values, key, routes: Vec::new(), open: false, has_fallback: false, handed: Vec::new() };
+    let map = named(at, call, "routes");
+    if let Some(map) = &map {
+        table.entries(map);
+    }
+    let generate = named(at, call, "onGenerateRoute");
+    if let Some(generate) = &generate {
+        Generator::run(&mut table, generate);
+    }
+    if let Some(unknown) = named(at, call, "onUnknownRoute") {
+        let place = code::node_at(unknown.at, values);
+        table.fallback(place, &unknown);
+    }
+    let initial = named(at, call, "initialRoute");
+    let asked = generate.as_ref().or(map.as_ref()).map(|expr| code::node_at(expr.at, values));
+    let fact = ContainerFact {
+        starts: initial.as_ref().map(|name| starts(name, values)).unwrap_or_default(),
+        is_host: true,
+        is_app: true,
+        sites: vec![at],
+        sight: Sight::Inside,
+        no_fallback: asked.filter(|_| !table.has_fallback && !table.open),
+        ..ContainerFact::new(key)
+    };
+    let home = named(at, call, "home").is_some();
+    facts.containers.push(with_start(fact, &table, initial.is_some() || home));
+    taken(&table.handed, values, facts);
+    facts.routes.extend(table.routes);
+}
+
+/// Where nothing says what comes first it is `/`, or all that there is.
+fn with_start(fact: ContainerFact, table: &Table<'_, '_>, said: bool) -> ContainerFact {
+    let root = table.routes.iter().find(|route| route.name == "/");
+    let only = table.routes.iter().find(|route| route.style == Style::PushBuilder);
+    let start = root.or(only).filter(|_| !said);
+    let start = start.map(|route| StartFact { name: route.name.clone(), literal: false, at: route.at });
+    let starts: Vec<StartFact> = fact.starts.iter().cloned().chain(start).collect();
+    ContainerFact { open_start: starts.is_empty() || table.open, starts, ..fact }
+}
+
+fn starts(initial: &Expr, values: &Values<'_>) -> Vec<StartFact> {
+    let at = code::node_at(initial.at, values);
+    let named = values.eval(initial).into_iter().filter_map(|value| {
+        let name = value.shape()?.plain()?;
+        Some(StartFact { name, literal: value.form == Form::Literal, at })
+    });
+    named.collect()
+}
