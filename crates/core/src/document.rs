@@ -249,7 +249,7 @@ fn reads(graph: &Graph<'_>, ids: &Ids) -> Vec<Read> {
 }
 
 fn results(graph: &Graph<'_>, ids: &Ids) -> Vec<ResultFact> {
-    let rows = graph.results.iter().map(|result| ResultFact {
+    let rows = graph.results.iter().filter(|result| result.fact.sure).map(|result| ResultFact {
         key: result.fact.key.clone(),
         side: result.fact.side,
         ty: result.fact.ty.clone(),

@@ -6,7 +6,7 @@ use super::nearest::spelling;
 use crate::recover::{At, TargetFact};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Ref, Values};
-use rustc_hash::FxHashSet;
+use rustc_hash::{FxHashMap, FxHashSet};
 
 /// The names whose uses have to be looked for in files that were not parsed.
 pub(super) fn words(graph: &Graph<'_>) -> Vec<String> {
@@ -74,10 +74,15 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
     let routes: FxHashSet<String> = graph
         .routes
         .iter()
-        .filter_map(|route| route.fact.pattern.as_deref())
-        .flat_map(|pattern| [pattern.to_owned(), without_names(pattern)])
+        .flat_map(|route| {
+            let pattern = route.fact.pattern.as_deref();
+            let named = route.fact.style.names_are_text().then(|| route.fact.name.clone());
+            pattern.into_iter().flat_map(|pattern| [pattern.to_owned(), without_names(pattern)]).chain(named)
+        })
         .collect();
     let mut found: Vec<Constant> = Vec::new();
+    let mut others: FxHashMap<Ref, Vec<Constant>> = FxHashMap::default();
+    let mut holders: FxHashMap<Ref, usize> = FxHashMap::default();
     for file in values.program().parsed() {
         let tree = values.program().tree(file);
         for id in tree.ids() {
@@ -93,11 +98,23 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
             let addressed = schemes
                 .iter()
                 .any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
+            let holder = values.enclosing_class(at).filter(|_| !constant.function);
             if addressed || routes.contains(&constant.value) {
+                holder.into_iter().for_each(|holder| *holders.entry(holder).or_default() += 1);
                 found.push(constant);
+            } else if let Some(holder) = holder {
+                others.entry(holder).or_default().push(constant);
             }
         }
     }
+    // What stands among names of routes is one, though no route has it.
+    for (holder, named) in holders {
+        let rest = others.remove(&holder).unwrap_or_default();
+        if named > 1 && named >= rest.len() {
+            found.extend(rest);
+        }
+    }
+    found.sort_by_key(|constant| constant.at);
     graph.constants = found;
 }
 

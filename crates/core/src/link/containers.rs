@@ -5,8 +5,8 @@ use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
 use super::owners::Owners;
 use super::shadows;
 use crate::recover::{
-    ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows,
-    Sight, TargetFact, UsedFact,
+    ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows, Sight,
+    TargetFact, UsedFact,
 };
 use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -274,10 +274,28 @@ fn find_duplicates(graph: &mut Graph<'_>) {
         };
         let root = graph.roots(container).first().copied().unwrap_or(container);
         let winner = *last.entry((root, without_names(pattern))).or_insert(i);
-        if winner != i {
+        // A child without a path of its own is where its parent is.
+        if winner != i && !is_above(graph, winner, i) {
             graph.routes[i].loses_to = Some(winner);
         }
     }
+}
+
+/// Whether a route is written around another.
+fn is_above(graph: &Graph<'_>, outer: usize, inner: usize) -> bool {
+    let mut parent = graph.routes[inner].fact.parent;
+    let outer = graph.routes[outer].fact.at;
+    for _ in 0..graph.routes.len() {
+        match parent {
+            Some(key) if key.0 == outer => return true,
+            Some(key) => {
+                let above = graph.routes.iter().find(|route| route.fact.at == key.0);
+                parent = above.and_then(|route| route.fact.parent);
+            }
+            None => return false,
+        }
+    }
+    false
 }
 
 fn find_starts(graph: &mut Graph<'_>) {

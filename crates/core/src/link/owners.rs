@@ -87,6 +87,10 @@ impl<'p> Owners<'p> {
         if depth > MAX_DEPTH {
             return;
         }
+        if let Some(screen) = self.content_around(site) {
+            found.insert(screen);
+            return;
+        }
         let function = self.values.enclosing_function(site);
         if let Some(class) = self.screen_class(site) {
             found.extend(self.screens_with(class, function));
@@ -100,6 +104,16 @@ impl<'p> Owners<'p> {
         } else if let Some(class) = self.values.enclosing_named_class(site) {
             self.collect_class_users(class, seen, depth, found);
         }
+    }
+
+    /// The screen of what is shown in place around a node, inside of its class.
+    fn content_around(&self, site: Ref) -> Option<usize> {
+        let tree = self.values.tree(site);
+        let inside = tree.ancestors(site.id).take_while(|&id| !matches!(tree.kind(id), Kind::Class(_)));
+        let handed = |id: &Id| !matches!(tree.kind(*id), Kind::Call(_));
+        // What is handed to another widget on the way belongs to that one.
+        let mut around = inside.filter(handed);
+        around.find_map(|id| self.by_content.get(&Ref { file: site.file, id }).copied())
     }
 
     /// Code handed to a screen, or standing in what shows one, is that screen's. Whether it was.

@@ -136,6 +136,8 @@ struct View {
     hosted: Vec<usize>,
     /// The controller is of a host further out, which may hold anything.
     outer: bool,
+    /// It says itself through which containers it goes.
+    anywhere: bool,
     /// The controller's own host is known.
     controller: bool,
 }
@@ -147,7 +149,7 @@ impl View {
         let containers = standing.iter().filter_map(|&route| graph.routes[route].container).collect();
         let mut hosted: Vec<usize> =
             screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
-        let mut outer = false;
+        let (mut outer, mut anywhere) = (false, false);
         match &fact.host {
             // A host that is named decides, wherever the call is.
             Some(HostHint::Id(id)) => {
@@ -155,13 +157,14 @@ impl View {
                 hosted.extend(named.flat_map(|host| host.containers.iter().copied()));
             }
             Some(HostHint::Outer) => outer = true,
+            Some(HostHint::Any) => anywhere = true,
             Some(HostHint::Container(key)) => {
                 hosted = graph.containers.iter().position(|c| c.fact.key == *key).into_iter().collect();
             }
             None => {}
         }
         let controller = matches!(fact.host, Some(HostHint::Container(_))) && !hosted.is_empty();
-        Self { standing, containers, hosted, outer, controller }
+        Self { standing, containers, hosted, outer, anywhere, controller }
     }
 
     /// Whether nothing is known of where the call stands.
@@ -175,7 +178,9 @@ impl View {
         let holder = &graph.containers[container];
         match holder.fact.sight {
             Sight::Anywhere => true,
-            _ if self.outer => holder.parents.is_empty() && holder.is_app,
+            _ if self.anywhere => true,
+            Sight::Inside if self.outer => holder.is_app,
+            Sight::Below if self.outer => holder.parents.is_empty(),
             _ if self.containers.is_empty() => true,
             Sight::Inside => self.containers.contains(&container),
             Sight::Below => {

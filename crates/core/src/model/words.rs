@@ -77,6 +77,12 @@ words! {
 }
 
 impl Style {
+    /// Whether its routes are named by text.
+    #[must_use]
+    pub fn names_are_text(self) -> bool {
+        matches!(self, Self::ComposeString | Self::NamedTable | Self::GoRouter)
+    }
+
     /// Whether its declarations are asked one after the other, and the first that fits takes a call.
     #[must_use]
     pub fn asks_in_order(self) -> bool {

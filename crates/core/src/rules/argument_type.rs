@@ -1,3 +1,4 @@
+use super::plain_types::{differ, known};
 use super::{Example, Report, Rule, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
@@ -84,28 +85,6 @@ fn reads_as(text: &str, declared: &str) -> bool {
         Some("boolean") => matches!(text, "true" | "false"),
         _ => true,
     }
-}
-
-/// Whether two types, each in its own words, are surely not the same.
-fn differ(passed: &str, declared: &str) -> bool {
-    match (known(passed), known(declared)) {
-        (Some(passed), Some(declared)) => passed != declared,
-        _ => false,
-    }
-}
-
-/// The plain types under one name; anything else is not compared.
-fn known(ty: &str) -> Option<&'static str> {
-    Some(match ty.trim_end_matches('?') {
-        "string" | "String" | "CharSequence" => "text",
-        // A resource's id is an int to the language.
-        "integer" | "reference" | "Int" | "int" | "Integer" => "int",
-        "long" | "Long" => "long",
-        "float" | "Float" => "float",
-        "boolean" | "Boolean" | "bool" => "boolean",
-        "Double" | "double" => "double",
-        _ => return None,
-    })
 }
 
 #[cfg(test)]

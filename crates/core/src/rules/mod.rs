@@ -8,6 +8,8 @@ mod argument_unread;
 mod argument_unsupplied;
 mod back_too_far;
 mod duplicate_route;
+mod fallback_missing;
+mod generated_stale;
 mod hard_coded_key;
 mod hard_coded_route;
 mod host_unwired;
@@ -15,8 +17,10 @@ mod older_style;
 mod optional_forced;
 mod orphan_screen;
 mod out_of_scope_route;
+mod plain_types;
 mod result_unmatched;
 mod screen_missing;
+mod shadowed_route;
 mod start_missing;
 mod undeclared_route;
 mod unreachable_route;
@@ -71,6 +75,8 @@ pub const RULES: &[&Rule] = &[
     &argument_unsupplied::RULE,
     &back_too_far::RULE,
     &duplicate_route::RULE,
+    &fallback_missing::RULE,
+    &generated_stale::RULE,
     &hard_coded_key::RULE,
     &hard_coded_route::RULE,
     &host_unwired::RULE,
@@ -80,6 +86,7 @@ pub const RULES: &[&Rule] = &[
     &out_of_scope_route::RULE,
     &result_unmatched::RULE,
     &screen_missing::RULE,
+    &shadowed_route::RULE,
     &start_missing::RULE,
     &undeclared_route::RULE,
     &unreachable_route::RULE,

@@ -1,6 +1,7 @@
+use super::plain_types::differ;
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, ResultSideLinked, nearest};
-use crate::model::{ResultSide, Severity};
+use crate::link::{Graph, OPENED, ResultSideLinked, nearest};
+use crate::model::{CallStatus, Platform, ResultSide, Severity};
 
 pub(super) static RULE: Rule = Rule {
     name: "result-unmatched",
@@ -17,8 +18,10 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let mut explained: Vec<&str> = Vec::new();
+    let (opened, keyed): (Vec<_>, Vec<_>) = graph.results.iter().partition(|r| r.fact.channel == OPENED);
+    of_opened_routes(graph, &opened, sink);
     let (sends, receives): (Vec<_>, Vec<_>) =
-        graph.results.iter().partition(|result| result.fact.side == ResultSide::Send);
+        keyed.into_iter().partition(|result| result.fact.side == ResultSide::Send);
     for send in &sends {
         let Some(key) = lonely(send, &receives).filter(|key| !explained.contains(key)) else { continue };
         let waiting =
@@ -44,6 +47,48 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             explained.push(key);
             sink.push(Report::new(receive.fact.at, key, format!("nothing sends the result `{key}`")));
         }
+    }
+}
+
+/// Values that are awaited from an opened route against those that its screen hands back.
+fn of_opened_routes(graph: &Graph<'_>, results: &[&ResultSideLinked], sink: &mut Sink) {
+    let (sends, receives): (Vec<_>, Vec<_>) =
+        results.iter().copied().partition(|result| result.fact.side == ResultSide::Send);
+    let meets =
+        |a: &ResultSideLinked, b: &ResultSideLinked| a.routes.iter().any(|route| b.routes.contains(route));
+    for receive in &receives {
+        let (Some(key), Some(wanted)) = (&receive.fact.key, &receive.fact.ty) else { continue };
+        let wrong = sends.iter().filter(|send| meets(send, receive)).find_map(|send| {
+            let given = send.fact.ty.as_ref().filter(|given| differ(given, wanted))?;
+            Some((send, given))
+        });
+        if let Some((send, given)) = wrong {
+            let message = format!("a {wanted} is awaited from `{key}`, which hands back a {given}");
+            sink.push(Report::new(receive.fact.at, key, message).related("handed back here", send.fact.at));
+        }
+    }
+    let mut seen: Vec<usize> = Vec::new();
+    for send in &sends {
+        let Some(key) =
+            send.fact.key.as_ref().filter(|_| send.routes.iter().all(|route| !seen.contains(route)))
+        else {
+            continue;
+        };
+        seen.extend(&send.routes);
+        let calls: Vec<_> = send.routes.iter().flat_map(|&route| graph.calls_to(route)).collect();
+        // Somebody out of sight may open it as well.
+        let open = graph.calls.iter().any(|call| {
+            call.status == CallStatus::Dynamic && call.fact.style.platform() == Platform::Flutter
+        }) || send.routes.iter().any(|&route| graph.routes[route].entry);
+        if calls.is_empty() || open || receives.iter().any(|receive| meets(receive, send)) {
+            continue;
+        }
+        let mut report =
+            Report::new(send.fact.at, key, format!("nobody who opens `{key}` awaits what it hands back"));
+        for call in calls {
+            report = report.related("opened here", call.fact.at);
+        }
+        sink.push(report);
     }
 }
 

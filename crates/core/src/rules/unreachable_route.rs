@@ -23,7 +23,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let mut explained: Vec<usize> = (0..graph.routes.len())
         .filter(|&route| graph.routes[route].reached || graph.is_excused(route))
         .collect();
-    explained.extend(graph.lost_screens().flat_map(|screen| graph.opened_by(screen)));
+    let used = |screen: &usize| graph.screens[*screen].made || graph.screens[*screen].derived;
+    explained.extend(graph.lost_screens().filter(used).flat_map(|screen| graph.opened_by(screen)));
     let mut known = reachable_from(graph, explained.clone());
     for route in 0..graph.routes.len() {
         let called: Vec<_> = graph.calls_to(route).collect();

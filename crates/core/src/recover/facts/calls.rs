@@ -131,6 +131,8 @@ pub enum HostHint {
     Id(String),
     /// One further out: of a parent, of the activity.
     Outer,
+    /// Any: the call says itself through which ones it goes.
+    Any,
     /// The host that is this container.
     Container(ContainerKey),
 }
@@ -195,6 +197,8 @@ pub struct ResultSideFact {
     pub key: Option<String>,
     /// Which side.
     pub side: ResultSide,
+    /// It is there for sure; else it only may be.
+    pub sure: bool,
     /// How it travels: keys of different channels never meet.
     pub channel: &'static str,
     /// The value's type, where it is known.

@@ -21,7 +21,14 @@ impl Bag<'_> {
         self.follow(at, None, 0, values, facts);
     }
 
-    fn follow(&self, at: Ref, known: Option<&TypeName>, depth: usize, values: &Values<'_>, facts: &mut Facts) {
+    fn follow(
+        &self,
+        at: Ref,
+        known: Option<&TypeName>,
+        depth: usize,
+        values: &Values<'_>,
+        facts: &mut Facts,
+    ) {
         let (top, cast) = outermost(at, values);
         let tree = values.tree(at);
         let Some(parent) = tree.node(top.id).parent.filter(|_| depth < 4) else { return };
@@ -32,6 +39,10 @@ impl Bag<'_> {
             let parameters = parts.map(|part| ParameterFact { via: self.via, ..part }).collect();
             let whole = (self.name.to_owned(), cast.written());
             facts.bags.push(BagFact { whole, parameters, site: top });
+        }
+        // A value that has no parts is taken where it is cast.
+        if let Some(cast) = cast.filter(|ty| class.is_none() && !is_map(ty)) {
+            return self.whole(top, Some(cast), values, facts);
         }
         match tree.kind(parent) {
             Kind::Variable(variable) if variable.init == Some(top.id) => {
@@ -68,7 +79,8 @@ impl Bag<'_> {
     }
 
     fn keyed(&self, index: Ref, key: Id, values: &Values<'_>, facts: &mut Facts) {
-        let Some((name, literal_key)) = code::key(&Expr::new(Ref { file: index.file, id: key }), values) else {
+        let Some((name, literal_key)) = code::key(&Expr::new(Ref { file: index.file, id: key }), values)
+        else {
             facts.whole_bags.push(index);
             return;
         };
@@ -85,7 +97,10 @@ impl Bag<'_> {
     }
 
     fn whole(&self, top: Ref, ty: Option<&TypeName>, values: &Values<'_>, facts: &mut Facts) {
-        let plain = ty.filter(|ty| !matches!(ty.simple(), "Map" | "dynamic" | "Object"));
+        if is_handed_to_looked_up(top, values) {
+            return;
+        }
+        let plain = ty.filter(|ty| !is_map(ty));
         let fact = ReadFact::new(self.name.to_owned(), self.via, top, code::node_at(top, values));
         if plain.is_none() && ty.is_some() {
             facts.whole_bags.push(top);
@@ -98,6 +113,22 @@ impl Bag<'_> {
             ..fact
         });
     }
+}
+
+/// Types that have parts which no class of the app's own declares.
+fn is_map(ty: &TypeName) -> bool {
+    matches!(ty.simple(), "Map" | "dynamic" | "Object")
+}
+
+/// `final page = pages[settings.name]; page(settings.arguments)`: the builder takes it out.
+fn is_handed_to_looked_up(at: Ref, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let call = tree.node(at.id).parent.and_then(|id| tree.call(id));
+    let callee = call
+        .filter(|call| call.callee != at.id)
+        .map(|call| Expr::new(Ref { file: at.file, id: call.callee }));
+    let behind = callee.and_then(|callee| values.value_behind(&callee));
+    behind.is_some_and(|behind| matches!(values.kind(behind.at), Kind::Index { .. }))
 }
 
 /// Whether a value is forced on its way out: `x!`, or a cast to what cannot be null.

@@ -36,7 +36,12 @@ pub(super) fn leaves(builder: &Expr, values: &Values<'_>) -> Leaves {
     let mut found = Leaves::default();
     collect(builder, 0, values, &mut found);
     let mut seen = Vec::new();
-    found.shown.retain(|shown| !seen.contains(&shown.class) && { seen.push(shown.class); true });
+    found.shown.retain(|shown| {
+        !seen.contains(&shown.class) && {
+            seen.push(shown.class);
+            true
+        }
+    });
     found
 }
 

@@ -5,11 +5,7 @@ use crate::values::Library;
 
 pub(in crate::recover) const LIBRARY: Library = Library {
     speaks: |language| language == Language::Dart,
-    members: &[
-        ("extra", "Object?"),
-        ("pathParameters", "Map"),
-        ("queryParameters", "Map"),
-    ],
+    members: &[("extra", "Object?"), ("pathParameters", "Map"), ("queryParameters", "Map")],
     factories: &[
         ("AutoRouter", "of", "StackRouter"),
         ("AutoTabsRouter", "of", "TabsRouter"),

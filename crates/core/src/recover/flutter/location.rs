@@ -38,7 +38,9 @@ fn by_uri(expr: &Expr, values: &Values<'_>) -> Option<Shape> {
     let path = named(root.at, call, "path").map(|path| Expr { env: root.env.clone(), ..path })?;
     let mut shape = values.eval(&path).into_iter().find_map(|value| value.shape().cloned())?;
     let query = named(root.at, call, "queryParameters").map(|map| Expr { env: root.env.clone(), ..map });
-    for (i, (key, value)) in query.and_then(|map| values.entries(&map)).into_iter().flat_map(|e| e.known).enumerate() {
+    for (i, (key, value)) in
+        query.and_then(|map| values.entries(&map)).into_iter().flat_map(|e| e.known).enumerate()
+    {
         let Some(key) = values.plain_text(&key) else { continue };
         shape.push(Shape::text(&format!("{}{key}=", if i == 0 { "?" } else { "&" }), false));
         let given = values.eval(&value).into_iter().find_map(|value| value.shape().cloned());
@@ -95,7 +97,8 @@ pub(super) fn joined(parent: &str, child: &str) -> String {
 
 /// Whether an expression can be text.
 pub(super) fn is_text(expr: &Expr, values: &Values<'_>) -> bool {
-    values.type_of(expr).is_some_and(|ty| ty.name == "String") || matches!(values.kind(expr.at), Kind::Text(_))
+    values.type_of(expr).is_some_and(|ty| ty.name == "String")
+        || matches!(values.kind(expr.at), Kind::Text(_))
 }
 
 #[cfg(test)]

@@ -110,8 +110,9 @@ fn is_finder(at: &Expr, call: &Call, values: &Values<'_>) -> bool {
 /// A key of a navigator: `GlobalKey<NavigatorState>()`.
 fn is_key(of: &Expr, values: &Values<'_>) -> bool {
     let made = values.built(of).root;
-    let by_call = values.tree(made.at).call(made.at.id).is_some_and(|call| {
-        call.types.iter().any(|ty| ty.simple() == "NavigatorState")
-    });
+    let by_call = values
+        .tree(made.at)
+        .call(made.at.id)
+        .is_some_and(|call| call.types.iter().any(|ty| ty.simple() == "NavigatorState"));
     by_call || values.declared_type_args(of).iter().any(|ty| ty.simple() == "NavigatorState")
 }

@@ -6,7 +6,9 @@ use super::navigator::{NavigatorCall, calls, named};
 use super::{SPEAKS, results};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::constructor::{arguments_of, parameters};
-use crate::recover::{CallFact, Facts, HostHint, Literal, RouteFact, Shows, StyleRecoverer, TargetFact, code};
+use crate::recover::{
+    CallFact, Facts, HostHint, Literal, RouteFact, Shows, StyleRecoverer, TargetFact, code,
+};
 use crate::syntax::{Id, Kind, Tree};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -56,7 +58,8 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
     let methods: Vec<&str> = PUSHING.iter().map(|(name, _)| *name).collect();
     for call in calls(file, values, &methods) {
-        let verb = PUSHING.iter().find(|(name, _)| *name == call.method).map_or(Verb::Open, |(_, verb)| *verb);
+        let verb =
+            PUSHING.iter().find(|(name, _)| *name == call.method).map_or(Verb::Open, |(_, verb)| *verb);
         if let Some(route) = call.positional(0) {
             opens(call.at, &route, verb, RouteKind::Screen, &call.host, values, facts);
         }
@@ -157,7 +160,10 @@ fn call(site: Ref, shown: &[Shown], verb: Verb, values: &Values<'_>) -> CallFact
 fn backs(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for call in calls(file, values, &["pop", "maybePop", "popUntil"]) {
         let at = code::callee_at(call.at, values);
-        let back = CallFact { host: call.host.clone(), ..CallFact::new(Style::PushBuilder, Verb::Back, call.at, at) };
+        let back = CallFact {
+            host: call.host.clone(),
+            ..CallFact::new(Style::PushBuilder, Verb::Back, call.at, at)
+        };
         if call.method == "popUntil" {
             facts.calls.push(until(&call, back, values));
             continue;
@@ -246,7 +252,8 @@ const MAX_STEPS: u32 = 20;
 fn counted(body: &Expr, values: &Values<'_>) -> Option<u32> {
     let last = values.handed_back(body).into_iter().next()?;
     let Kind::Binary { op, left, right } = values.kind(last.at) else { return None };
-    let (changed, limit) = (number_or_counter(&last.with(*left), values)?, number(&last.with(*right), values)?);
+    let (changed, limit) =
+        (number_or_counter(&last.with(*left), values)?, number(&last.with(*right), values)?);
     let Counter { start, step, before } = changed;
     let mut count = start;
     for steps in 0..MAX_STEPS {
@@ -293,4 +300,3 @@ fn number(expr: &Expr, values: &Values<'_>) -> Option<i64> {
         _ => values.initial_number(expr),
     }
 }
-

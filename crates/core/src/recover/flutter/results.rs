@@ -15,8 +15,12 @@ const NOTHING: &[&str] = &["void", "dynamic", "Object", "Null", "Never", ""];
 /// A call that opens something, as a receiver of what it hands back, if its value is used.
 pub(super) fn receive(call: Ref, types: &[TypeName], at: At, values: &Values<'_>, facts: &mut Facts) {
     let ty = types.first().filter(|ty| !NOTHING.contains(&ty.name.as_str())).map(TypeName::written);
-    if is_used(call, ty.is_some(), values) {
-        facts.results.push(side(ResultSide::Receive, ty, call, at));
+    match use_of(call, ty.is_some(), values) {
+        Use::None => {}
+        used => {
+            let fact = side(ResultSide::Receive, ty, call, at);
+            facts.results.push(ResultSideFact { sure: used == Use::Sure, ..fact });
+        }
     }
 }
 
@@ -30,42 +34,70 @@ pub(super) fn send(site: Ref, value: &Expr, at: At, values: &Values<'_>, facts: 
 }
 
 fn side(side: ResultSide, ty: Option<String>, site: Ref, at: At) -> ResultSideFact {
-    ResultSideFact { key: None, side, channel: OPENED, ty, literal_key: false, site, at }
+    ResultSideFact { key: None, sure: true, side, channel: OPENED, ty, literal_key: false, site, at }
 }
 
-/// Whether the value of a call goes anywhere. What a function hands on counts where it says so by a
-/// type of its own.
-fn is_used(call: Ref, typed: bool, values: &Values<'_>) -> bool {
+/// Whether a value goes anywhere.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+enum Use {
+    None,
+    /// It is handed on to whoever calls.
+    Perhaps,
+    Sure,
+}
+
+impl Use {
+    fn sure_if(yes: bool) -> Self {
+        if yes { Self::Sure } else { Self::None }
+    }
+}
+
+/// Where the value of a call goes. What a function hands on counts where it says so by a type of its
+/// own.
+fn use_of(call: Ref, typed: bool, values: &Values<'_>) -> Use {
     let tree = values.tree(call);
     let mut inner = call.id;
     for outer in tree.ancestors(call.id) {
         match tree.kind(outer) {
             Kind::Unary { .. } | Kind::Cast { .. } => {}
             Kind::Member(member) if member.of == inner => match member.name.as_str() {
-                "then" => return is_taken(Ref { file: call.file, id: outer }, values),
-                "whenComplete" | "ignore" | "catchError" => return false,
-                _ => return true,
+                "then" => return Use::sure_if(is_taken(Ref { file: call.file, id: outer }, values)),
+                "whenComplete" | "ignore" | "catchError" => return Use::None,
+                _ => return Use::Sure,
             },
-            Kind::Return(_) | Kind::Lambda { .. } | Kind::Function(_) => return typed,
-            Kind::Block(_) | Kind::Other(_) => return false,
+            Kind::Return(_) if typed => return Use::Sure,
+            Kind::Return(_) => return handed_on(call, values),
+            Kind::Function(_) if typed => return Use::Sure,
+            Kind::Function(_) => return handed_on(call, values),
+            Kind::Lambda { .. } => return Use::sure_if(typed),
+            Kind::Block(_) | Kind::Other(_) => return Use::None,
             Kind::Branch { arms, subject } => {
                 let tested = subject.iter().chain(arms.iter().flat_map(|arm| &arm.tests));
                 if tested.into_iter().any(|&test| test == inner) {
-                    return true;
+                    return Use::Sure;
                 }
             }
-            _ => return true,
+            _ => return Use::Sure,
         }
         inner = outer;
     }
-    false
+    Use::None
+}
+
+/// What a function hands back to its callers, unless it says that it hands back nothing.
+fn handed_on(call: Ref, values: &Values<'_>) -> Use {
+    let function = values.enclosing_function(call).and_then(|at| values.tree(at).function(at.id));
+    let result = function.and_then(|function| function.result.as_ref());
+    let nothing = |ty: &TypeName| ty.name == "void" || ty.args.iter().any(|held| held.name == "void");
+    if result.is_some_and(nothing) { Use::None } else { Use::Perhaps }
 }
 
 /// `.then((value) { … })` with a value that the lambda mentions.
 fn is_taken(member: Ref, values: &Values<'_>) -> bool {
     let tree = values.tree(member);
     let call = tree.node(member.id).parent.and_then(|id| tree.call(id));
-    let Some(Kind::Lambda { params, .. }) = call.and_then(|call| call.args.first()).map(|arg| tree.kind(arg.value))
+    let Some(Kind::Lambda { params, .. }) =
+        call.and_then(|call| call.args.first()).map(|arg| tree.kind(arg.value))
     else {
         return true;
     };
@@ -97,4 +129,3 @@ pub(super) fn builder_of(at: Ref, call: &Call) -> Option<Expr> {
         Some(Expr::new(at).with(first.value))
     })
 }
-

@@ -146,7 +146,7 @@ impl Dart<'_> {
         let Some((holder, signature)) = body.into_iter().find_map(unnamed_constructor) else {
             return Vec::new();
         };
-        let list = signature.child_by_field_name("parameters");
+        let list = child(signature, "formal_parameter_list");
         let params = list.map(|n| self.params(n)).unwrap_or_default();
         let mut handed = Vec::new();
         for &id in &params {
@@ -282,8 +282,7 @@ impl Dart<'_> {
         let constructor = signature.kind().contains("constructor");
         let name =
             if constructor { constructor_name(signature) } else { signature.child_by_field_name("name") };
-        let list =
-            signature.child_by_field_name("parameters").or_else(|| child(signature, "formal_parameter_list"));
+        let list = child(signature, "formal_parameter_list");
         // What the constructor without a name takes is the class's.
         let of_class = constructor && name.is_none() && !signature.kind().contains("factory");
         let params = list.filter(|_| !of_class).map(|n| self.params(n)).unwrap_or_default();

@@ -173,6 +173,7 @@ fn send(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     for extra in intent.extras {
         let crate::recover::Slot::Name(key) = extra.slot else { continue };
         facts.results.push(ResultSideFact {
+            sure: true,
             key: Some(key),
             side: ResultSide::Send,
             channel: "activity-result",

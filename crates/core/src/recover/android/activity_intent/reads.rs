@@ -47,6 +47,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let ty = bundle::taken_type(method).map(str::to_owned);
         if origin == Origin::Result {
             facts.results.push(ResultSideFact {
+                sure: true,
                 key: Some(name),
                 side: ResultSide::Receive,
                 channel: "activity-result",

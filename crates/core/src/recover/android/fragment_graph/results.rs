@@ -39,7 +39,16 @@ fn result(
 ) -> ResultSideFact {
     let known = key.and_then(|key| code::key(key, values));
     let literal_key = known.as_ref().is_some_and(|(_, literal)| *literal);
-    ResultSideFact { key: known.map(|(key, _)| key), side, channel, ty: None, literal_key, site, at }
+    ResultSideFact {
+        sure: true,
+        key: known.map(|(key, _)| key),
+        side,
+        channel,
+        ty: None,
+        literal_key,
+        site,
+        at,
+    }
 }
 
 /// `previous.savedStateHandle[KEY] = value` sends; what is taken from the current entry's receives.

@@ -5,7 +5,9 @@ use crate::model::{Form, Style, Verb};
 use crate::recover::flutter::location::{is_text, location};
 use crate::recover::flutter::navigator::named;
 use crate::recover::flutter::results;
-use crate::recover::{ArgumentFact, CallFact, Facts, HostHint, Literal, RedirectFact, Slot, TargetFact, code};
+use crate::recover::{
+    ArgumentFact, CallFact, Facts, HostHint, Literal, RedirectFact, Slot, TargetFact, code,
+};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -72,7 +74,11 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
-fn all<'p>(file: u32, table: &'static [(&'static str, Verb)], values: &Values<'p>) -> Vec<(Ref, &'p Call, Verb)> {
+fn all<'p>(
+    file: u32,
+    table: &'static [(&'static str, Verb)],
+    values: &Values<'p>,
+) -> Vec<(Ref, &'p Call, Verb)> {
     let names: Vec<&str> = table.iter().map(|(name, _)| *name).collect();
     let verb = |at: Ref| {
         let name = code::callee_name(at, values);
@@ -84,6 +90,8 @@ fn all<'p>(file: u32, table: &'static [(&'static str, Verb)], values: &Values<'p
 /// A route object: its name, and what it is made with.
 struct RouteObject {
     name: String,
+    /// It is named as a child of another.
+    is_inner: bool,
     arguments: Vec<ArgumentFact>,
 }
 
@@ -96,17 +104,19 @@ fn route_object(expr: &Expr, near: Ref, values: &Values<'_>) -> Option<RouteObje
     is_route(name, near, values).then_some(())?;
     let inner = named(root.at, call, "children").and_then(|list| values.elements(&list).pop());
     if let Some(inner) = inner.and_then(|inner| route_object(&inner, near, values)) {
-        return Some(inner);
+        return Some(RouteObject { is_inner: true, ..inner });
     }
     let own = call.args.iter().filter_map(|arg| {
         let name = arg.name.as_ref().filter(|name| !matches!(name.as_str(), "key" | "children"))?;
         Some(code::argument(Slot::Name(name.to_string()), &root.with(arg.value), values))
     });
-    Some(RouteObject { name: name.to_string(), arguments: own.collect() })
+    Some(RouteObject { name: name.to_string(), is_inner: false, arguments: own.collect() })
 }
 
 fn by_route(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
-    let Some(first) = call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value)) else {
+    let Some(first) =
+        call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value))
+    else {
         return;
     };
     if values.calls_own_function(&Expr::new(at), call) {
@@ -124,7 +134,7 @@ fn by_route(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut F
             form: Form::Generated,
             target: TargetFact::Named(vec![Shape::text(&route.name, false)]),
             arguments: route.arguments,
-            host: host(at, call, values),
+            host: if route.is_inner { Some(HostHint::Any) } else { host(at, call, values) },
             ..CallFact::new(Style::AutoRoute, verb, site.at, code::callee_at(site.at, values))
         };
         let types = values.tree(site.at).call(site.at.id).map(|call| call.types.clone()).unwrap_or_default();
@@ -134,7 +144,9 @@ fn by_route(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut F
 }
 
 fn by_path(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
-    let Some(first) = call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value)) else {
+    let Some(first) =
+        call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value))
+    else {
         return;
     };
     for site in values.sites(at, first.at.id) {
@@ -237,7 +249,8 @@ fn is_router_object(of: &Expr, depth: usize, values: &Values<'_>) -> bool {
     }
     if let Some(ty) = values.type_of(of) {
         let bases = ty.class.map(|class| values.external_bases(class)).unwrap_or_default();
-        let is = |name: &str| name.ends_with("StackRouter") || matches!(name, "TabsRouter" | "RoutingController");
+        let is =
+            |name: &str| name.ends_with("StackRouter") || matches!(name, "TabsRouter" | "RoutingController");
         return is(&ty.name) || bases.iter().any(|base| is(base));
     }
     let sees = || values.sees_package(of.at.file, "package:auto_route/");

@@ -14,7 +14,15 @@ use crate::values::Values;
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::AutoRoute),
     speaks: SPEAKS,
-    words: &["auto_route", "RoutePage", "AutoRoute", "AutoRouter", "AutoTabsRouter", "PageRouteInfo", "StackRouter"],
+    words: &[
+        "auto_route",
+        "RoutePage",
+        "AutoRoute",
+        "AutoRouter",
+        "AutoTabsRouter",
+        "PageRouteInfo",
+        "StackRouter",
+    ],
     recover,
 };
 

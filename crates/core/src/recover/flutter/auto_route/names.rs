@@ -4,8 +4,13 @@ use crate::syntax::{Annotation, Arg};
 use crate::values::{Expr, Ref, Values};
 
 /// Annotations of router classes: the present one, and those of older versions.
-pub(super) const ROUTER_NOTES: &[&str] =
-    &["AutoRouterConfig", "MaterialAutoRouter", "CupertinoAutoRouter", "AdaptiveAutoRouter", "CustomAutoRouter"];
+pub(super) const ROUTER_NOTES: &[&str] = &[
+    "AutoRouterConfig",
+    "MaterialAutoRouter",
+    "CupertinoAutoRouter",
+    "AdaptiveAutoRouter",
+    "CustomAutoRouter",
+];
 
 /// The page whose generated route has a name.
 pub(super) fn page_named(name: &str, near: Ref, values: &Values<'_>) -> Option<Ref> {
@@ -54,7 +59,9 @@ fn text_arg(at: Ref, note: &Annotation, name: &str, values: &Values<'_>) -> Opti
 
 fn renamed(class: &str, renaming: &Option<String>) -> String {
     let by_rule = renaming.as_ref().and_then(|rule| rule.split_once(',')).map(|(from, to)| {
-        from.split('|').filter(|part| !part.is_empty()).fold(class.to_owned(), |name, part| name.replace(part, to))
+        from.split('|')
+            .filter(|part| !part.is_empty())
+            .fold(class.to_owned(), |name, part| name.replace(part, to))
     });
     by_rule.filter(|name| name != class).unwrap_or_else(|| format!("{class}Route"))
 }

@@ -7,8 +7,8 @@ use crate::recover::flutter::builder::leaves;
 use crate::recover::flutter::location::{joined, pattern};
 use crate::recover::flutter::navigator::named;
 use crate::recover::{
-    ContainerFact, ContainerKey, Facts, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StartFact,
-    TargetFact, code,
+    ContainerFact, ContainerKey, Facts, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight,
+    StartFact, TargetFact, code,
 };
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
@@ -32,7 +32,8 @@ fn listed(class: Ref, values: &Values<'_>) -> Option<Expr> {
     if let Some(arg) = in_note {
         return Some(Expr::new(class).with(arg.value));
     }
-    let is_router = note.is_some() || values.external_bases(class).iter().any(|base| base.ends_with("StackRouter"));
+    let is_router =
+        note.is_some() || values.external_bases(class).iter().any(|base| base.ends_with("StackRouter"));
     let routes = declared.members.iter().filter_map(|&id| tree.variable(id)).find(|v| v.name == "routes")?;
     let body = Expr::new(class).with(routes.getter.or(routes.init).filter(|_| is_router)?);
     values.handed_back(&body).into_iter().next()
@@ -42,7 +43,8 @@ fn router(class: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
     let at = crate::recover::flutter::builder::class_at(class, values);
     let key = ContainerKey(at);
     let mut tree = Tree { values, facts, order: 0, router: class };
-    let starts = tree.routes(list, &Above { path: String::new(), container: key, route: None, tabs: false, depth: 0 });
+    let starts =
+        tree.routes(list, &Above { path: String::new(), container: key, route: None, tabs: false, depth: 0 });
     facts.containers.push(ContainerFact {
         open_start: starts.is_empty(),
         starts,
@@ -94,7 +96,8 @@ impl Tree<'_, '_> {
         }
         let (name, page) = self.page(&arg("page"), &arg("name"), &arg("builder"))?;
         let initial = arg("initial").is_some_and(|value| matches!(values.kind(value.at), Kind::Bool(true)));
-        let first = initial || path.as_deref() == Some("") || (path.as_deref() == Some("/") && above.route.is_none());
+        let first =
+            initial || path.as_deref() == Some("") || (path.as_deref() == Some("/") && above.route.is_none());
         let own = path.unwrap_or_else(|| if initial { String::new() } else { kebab(&name) });
         let path = joined(&above.path, &own);
         let children = arg("children");
@@ -132,7 +135,8 @@ impl Tree<'_, '_> {
         above: &Above,
     ) {
         let key = ContainerKey(code::node_at(list.at, self.values));
-        let below = Above { path, container: key, route: Some(RouteKey(owner)), tabs, depth: above.depth + 1 };
+        let below =
+            Above { path, container: key, route: Some(RouteKey(owner)), tabs, depth: above.depth + 1 };
         let starts = self.routes(list, &below);
         self.facts.containers.push(ContainerFact {
             parent: Some(above.container),
@@ -147,7 +151,12 @@ impl Tree<'_, '_> {
 
     /// The name of an entry's route and its page: `page: ShelfRoute.page`, the page's class itself in
     /// older versions, or a name with a builder.
-    fn page(&self, page: &Option<Expr>, name: &Option<Expr>, builder: &Option<Expr>) -> Option<(String, Option<Ref>)> {
+    fn page(
+        &self,
+        page: &Option<Expr>,
+        name: &Option<Expr>,
+        builder: &Option<Expr>,
+    ) -> Option<(String, Option<Ref>)> {
         let values = self.values;
         let said = name.as_ref().and_then(|name| values.plain_text(name));
         let Some(page) = page else {
@@ -201,7 +210,8 @@ fn takes(page: Ref, values: &Values<'_>) -> Vec<ParameterFact> {
         })
     };
     let all = parameters(page, values).into_iter();
-    all.map(|parameter| ParameterFact { via: via(&parameter.name).unwrap_or(parameter.via), ..parameter }).collect()
+    all.map(|parameter| ParameterFact { via: via(&parameter.name).unwrap_or(parameter.via), ..parameter })
+        .collect()
 }
 
 /// Whether a page shows its children as tabs.

@@ -18,7 +18,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let pages = program.classes_annotated("RoutePage").iter().copied().filter(|page| page.file == file);
     for page in pages {
         let name = route_name(page, values);
-        let class = program.classes_named(&name).iter().copied().find(|class| generated.contains(&class.file));
+        let class =
+            program.classes_named(&name).iter().copied().find(|class| generated.contains(&class.file));
         match class {
             Some(class) => compare(page, class, &name, values, facts),
             None => facts.stale.push(StaleFact {
@@ -40,7 +41,10 @@ fn compare(page: Ref, route: Ref, name: &str, values: &Values<'_>, facts: &mut F
             None => format!("the generated `{name}` does not know `{}`", parameter.name),
             Some(known) => match (&known.ty, &parameter.ty) {
                 (Some(old), Some(new)) if simple(old) != simple(new) => {
-                    format!("the generated `{name}` takes `{}` as {old}, and the page as {new}", parameter.name)
+                    format!(
+                        "the generated `{name}` takes `{}` as {old}, and the page as {new}",
+                        parameter.name
+                    )
                 }
                 _ => continue,
             },

@@ -1,7 +1,7 @@
 //! Calls by path, name, type or branch, and the way back.
 
-use super::tree::first_of_branch;
 use super::WHOLE;
+use super::tree::first_of_branch;
 use crate::model::{Form, Style, Verb};
 use crate::recover::constructor::arguments_of;
 use crate::recover::flutter::location::{is_text, location};
@@ -28,8 +28,11 @@ const BY_NAME: &[(&str, Verb)] = &[
 ];
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
-    let verb = |table: &[(&str, Verb)], name: &str| table.iter().find(|(known, _)| *known == name).map(|(_, verb)| *verb);
-    let names = |table: &'static [(&'static str, Verb)]| table.iter().map(|(name, _)| *name).collect::<Vec<_>>();
+    let verb = |table: &[(&str, Verb)], name: &str| {
+        table.iter().find(|(known, _)| *known == name).map(|(_, verb)| *verb)
+    };
+    let names =
+        |table: &'static [(&'static str, Verb)]| table.iter().map(|(name, _)| *name).collect::<Vec<_>>();
     for (at, call) in code::calls(file, values, &names(BY_PATH)) {
         let Some(verb) = verb(BY_PATH, code::callee_name(at, values)) else { continue };
         if let Some(class) = typed_route(at, call, values) {
@@ -72,7 +75,10 @@ fn is_router(at: Ref, call: &Call, values: &Values<'_>) -> bool {
     };
     let of = expr.with(of);
     match values.type_of(&of) {
-        Some(ty) => ty.class.is_none() && (ty.name == "GoRouter" || (ty.name == "BuildContext" && sees_router(at, values))),
+        Some(ty) => {
+            ty.class.is_none()
+                && (ty.name == "GoRouter" || (ty.name == "BuildContext" && sees_router(at, values)))
+        }
         None => is_untyped_router(&of, at, values),
     }
 }
@@ -119,7 +125,9 @@ fn by_type(at: Ref, class: Ref, verb: Verb, values: &Values<'_>) -> CallFact {
 }
 
 fn by_path(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
-    let Some(first) = call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value)) else {
+    let Some(first) =
+        call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value))
+    else {
         return;
     };
     for site in values.sites(at, first.at.id) {
@@ -179,7 +187,9 @@ fn extra(at: Ref, call: &Call, site: &Expr, values: &Values<'_>) -> (Vec<Argumen
 }
 
 fn by_name(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
-    let Some(first) = call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value)) else {
+    let Some(first) =
+        call.args.iter().find(|arg| arg.name.is_none()).map(|arg| Expr::new(at).with(arg.value))
+    else {
         return;
     };
     for site in values.sites(at, first.at.id) {
@@ -189,7 +199,8 @@ fn by_name(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Fa
         let literal = shapes.iter().find(|shape| shape.has_literal_words());
         let (mut arguments, mut open) = extra(at, call, &site, values);
         for name in ["pathParameters", "queryParameters", "params", "queryParams"] {
-            let Some(map) = named(at, call, name).map(|map| Expr { at: map.at, env: site.env.clone() }) else {
+            let Some(map) = named(at, call, name).map(|map| Expr { at: map.at, env: site.env.clone() })
+            else {
                 continue;
             };
             open |= entries(&map, &mut arguments, values);

@@ -60,6 +60,14 @@ fn is_builders(parameter: Ref, values: &Values<'_>) -> bool {
     let call = tree.node(lambda).parent.and_then(|id| tree.call(id));
     second
         && call.and_then(|call| tree.callee(call)).is_some_and(|(name, _)| {
-            matches!(name.as_str(), "GoRoute" | "GoRouter" | "ShellRoute" | "StatefulShellRoute" | "indexedStack" | "RoutingConfig")
+            matches!(
+                name.as_str(),
+                "GoRoute"
+                    | "GoRouter"
+                    | "ShellRoute"
+                    | "StatefulShellRoute"
+                    | "indexedStack"
+                    | "RoutingConfig"
+            )
         })
 }

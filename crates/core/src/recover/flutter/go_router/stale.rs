@@ -11,7 +11,9 @@ use crate::values::{Expr, Ref, Values};
 pub(super) fn check(class: Ref, note: &Annotation, values: &Values<'_>, facts: &mut Facts) {
     let program = values.program();
     let library = program.tree(class.file).package.as_str();
-    let Some(generated) = program.file_of_library(&format!("{library}.g")).filter(|&file| program.is_parsed(file)) else {
+    let Some(generated) =
+        program.file_of_library(&format!("{library}.g")).filter(|&file| program.is_parsed(file))
+    else {
         return;
     };
     let Some(declared) = values.class(class) else { return };
@@ -26,12 +28,15 @@ pub(super) fn check(class: Ref, note: &Annotation, values: &Values<'_>, facts: &
     for parameter in parameters(class, values) {
         let knows = |at: &Ref| {
             let call = values.tree(*at).call(at.id);
-            call.is_some_and(|call| call.args.iter().any(|arg| arg.name.as_deref().is_none_or(|name| name == parameter.name)))
+            call.is_some_and(|call| {
+                call.args.iter().any(|arg| arg.name.as_deref().is_none_or(|name| name == parameter.name))
+            })
         };
         if let Some(first) = made.first()
             && !made.iter().any(knows)
         {
-            let what = format!("the generated code does not know `{}` of `{}`", parameter.name, declared.name);
+            let what =
+                format!("the generated code does not know `{}` of `{}`", parameter.name, declared.name);
             let generated = Some(code::callee_at(*first, values));
             facts.stale.push(StaleFact { what, file: file.clone(), at: parameter.at, generated });
         }

@@ -5,8 +5,8 @@ use crate::recover::flutter::builder::{callback, leaves};
 use crate::recover::flutter::location::{joined, location, pattern};
 use crate::recover::flutter::navigator::named;
 use crate::recover::{
-    At, ContainerFact, ContainerKey, Facts, MissingStep, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows,
-    StartFact, TargetFact, code,
+    At, ContainerFact, ContainerKey, Facts, MissingStep, ParameterFact, RedirectFact, RouteFact, RouteKey,
+    Shows, StartFact, TargetFact, code,
 };
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
@@ -62,7 +62,8 @@ fn starts(initial: &Expr, values: &Values<'_>) -> Option<Vec<StartFact>> {
     let at = code::node_at(initial.at, values);
     let literal = found.form == Form::Literal;
     let names = found.shapes.iter().map(Shape::plain);
-    let starts: Option<Vec<StartFact>> = names.map(|name| Some(StartFact { name: name?, literal, at })).collect();
+    let starts: Option<Vec<StartFact>> =
+        names.map(|name| Some(StartFact { name: name?, literal, at })).collect();
     starts.filter(|starts| !starts.is_empty())
 }
 
@@ -72,7 +73,11 @@ pub(super) fn leads_on(redirect: &Expr, from: Option<RouteKey>, values: &Values<
     for value in values.handed_back(&body) {
         let shapes = location(&value, values).shapes;
         if !shapes.is_empty() && !shapes.iter().all(Shape::is_blank) {
-            facts.redirects.push(RedirectFact { style: Style::GoRouter, from, target: TargetFact::Text(shapes) });
+            facts.redirects.push(RedirectFact {
+                style: Style::GoRouter,
+                from,
+                target: TargetFact::Text(shapes),
+            });
         }
     }
 }
@@ -110,7 +115,8 @@ impl Tree<'_, '_> {
         let values = self.values;
         let Some(made) = Made::of(element, values).filter(|_| above.depth < MAX_DEPTH) else {
             // Routes that are generated from annotations are known by those.
-            let generated = values.tree(element.at).last_name(element.at.id).is_some_and(|(n, _)| n.starts_with('$'));
+            let generated =
+                values.tree(element.at).last_name(element.at.id).is_some_and(|(n, _)| n.starts_with('$'));
             self.open |= !generated;
             return;
         };
@@ -242,7 +248,8 @@ impl<'p> Made<'p> {
 
 /// The parameters of a path, which must all be there.
 pub(super) fn placeholders(path: &str, at: At) -> Vec<ParameterFact> {
-    let names = path.split('{').skip(1).filter_map(|rest| rest.split_once('}')).map(|(name, _)| name.to_owned());
+    let names =
+        path.split('{').skip(1).filter_map(|rest| rest.split_once('}')).map(|(name, _)| name.to_owned());
     names
         .map(|name| ParameterFact {
             name,

@@ -25,7 +25,14 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn is_declaring(name: &str) -> bool {
     let name = name.rsplit('.').next().unwrap_or(name);
-    matches!(name, "TypedGoRoute" | "TypedShellRoute" | "TypedStatefulShellRoute" | "TypedStatefulShellBranch" | "TypedRelativeGoRoute")
+    matches!(
+        name,
+        "TypedGoRoute"
+            | "TypedShellRoute"
+            | "TypedStatefulShellRoute"
+            | "TypedStatefulShellBranch"
+            | "TypedRelativeGoRoute"
+    )
 }
 
 /// Whether a class is a typed route.
@@ -52,7 +59,8 @@ fn declared(
     if above.depth > 16 {
         return;
     }
-    let arg = |name: &str| args.iter().find(|arg| arg.name.as_deref() == Some(name)).map(|arg| at.with(arg.value));
+    let arg =
+        |name: &str| args.iter().find(|arg| arg.name.as_deref() == Some(name)).map(|arg| at.with(arg.value));
     let mut below = Above { path: above.path.clone(), route: above.route, depth: above.depth + 1 };
     if name.ends_with("GoRoute")
         && let Some(class) = types.first().and_then(|ty| values.class_named(at.at, &ty.name))
@@ -90,7 +98,10 @@ fn route(class: Ref, path: &str, parent: Option<RouteKey>, order: usize, values:
         pattern: Some(path.to_owned()),
         shows: paths.next().map_or(Shows::NotApplicable, |path| Shows::Class(path, at)),
         also: paths.collect(),
-        parameters: parameters(class, values).into_iter().map(|parameter| travelling(parameter, path)).collect(),
+        parameters: parameters(class, values)
+            .into_iter()
+            .map(|parameter| travelling(parameter, path))
+            .collect(),
         class: Some(class),
         content: body.map(|body| body.at),
         parent,

@@ -24,7 +24,8 @@ const METHODS: &[(&str, Verb)] = &[
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let methods: Vec<&str> = METHODS.iter().map(|(name, _)| *name).collect();
     for call in calls(file, values, &methods) {
-        let verb = METHODS.iter().find(|(name, _)| *name == call.method).map_or(Verb::Open, |(_, verb)| *verb);
+        let verb =
+            METHODS.iter().find(|(name, _)| *name == call.method).map_or(Verb::Open, |(_, verb)| *verb);
         let Some(name) = call.positional(0) else { continue };
         for site in values.sites(call.at, name.at.id) {
             let fact = by_name(&call, &name, &site, verb, values);
@@ -50,7 +51,11 @@ fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Expr, verb: Verb, value
         },
         constant: found.iter().find_map(|value| value.constant),
         literal: literal.map(|shape| Literal { text: shape.value() }),
-        target: if shapes.iter().all(Shape::is_blank) { TargetFact::Unknown } else { TargetFact::Text(shapes) },
+        target: if shapes.iter().all(Shape::is_blank) {
+            TargetFact::Unknown
+        } else {
+            TargetFact::Text(shapes)
+        },
         host: call.host.clone(),
         arguments,
         open,
@@ -84,7 +89,8 @@ pub(in crate::recover::flutter) fn arguments(
     }
     // A parameter, or an object of the app's own from elsewhere: its parts are not written here.
     let ty = values.type_of(&value);
-    let own = ty.as_ref().is_some_and(|ty| ty.class.is_some() || matches!(ty.name.as_str(), "Object" | "Map"));
+    let own =
+        ty.as_ref().is_some_and(|ty| ty.class.is_some() || matches!(ty.name.as_str(), "Object" | "Map"));
     let whole = code::argument(Slot::Name(whole.to_owned()), &value, values);
     match own || values.parameter_of_function(&value).is_some_and(|_| ty.is_none()) {
         true => (Vec::new(), true),

@@ -28,8 +28,11 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
             return;
         };
         let before = table.routes.len();
-        let mut generator =
-            Generator { asked: Asked { values, settings: params.into_iter().take(1).collect() }, table, depth: 0 };
+        let mut generator = Generator {
+            asked: Asked { values, settings: params.into_iter().take(1).collect() },
+            table,
+            depth: 0,
+        };
         generator.walk(&body);
         generator.whatever_is_asked(&body, before);
     }
@@ -152,7 +155,9 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
                         return true;
                     }
                 }
-                Kind::Index { args, .. } if args.first().is_some_and(|&key| self.asked.is_name(&body.with(key))) => {
+                Kind::Index { args, .. }
+                    if args.first().is_some_and(|&key| self.asked.is_name(&body.with(key))) =>
+                {
                     return true;
                 }
                 _ => {}
@@ -198,11 +203,14 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
         let is_arguments = |id: Id| {
             let at = Expr::new(Ref { file: variable.file, id });
             match values.kind(at.at) {
-                Kind::Member(member) => member.name == "arguments" && self.asked.is_settings(&at.with(member.of)),
+                Kind::Member(member) => {
+                    member.name == "arguments" && self.asked.is_settings(&at.with(member.of))
+                }
                 _ => false,
             }
         };
-        let position = calls.into_iter().find_map(|call| call.args.iter().position(|arg| is_arguments(arg.value)));
+        let position =
+            calls.into_iter().find_map(|call| call.args.iter().position(|arg| is_arguments(arg.value)));
         let (Some(position), Some(entries)) = (position, values.entries(map)) else { return };
         for (_, builder) in entries.known {
             if let Some((params, _)) = callback(&builder, values) {

@@ -73,6 +73,7 @@ fn is_generators(parameter: Ref, values: &Values<'_>) -> bool {
     let call = lambda.and_then(|id| tree.node(id).parent).and_then(|id| tree.call(id));
     call.zip(lambda).is_some_and(|(call, lambda)| {
         let arg = call.args.iter().find(|arg| arg.value == lambda);
-        arg.and_then(|arg| arg.name.as_deref()).is_some_and(|name| matches!(name, "onGenerateRoute" | "onUnknownRoute"))
+        arg.and_then(|arg| arg.name.as_deref())
+            .is_some_and(|name| matches!(name, "onGenerateRoute" | "onUnknownRoute"))
     })
 }

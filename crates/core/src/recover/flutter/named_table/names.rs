@@ -138,7 +138,12 @@ impl Asked<'_, '_> {
         Some(pattern)
     }
 
-    fn segment_tests(&self, test: &Expr, length: &mut Option<usize>, known: &mut Vec<(usize, String)>) -> Option<()> {
+    fn segment_tests(
+        &self,
+        test: &Expr,
+        length: &mut Option<usize>,
+        known: &mut Vec<(usize, String)>,
+    ) -> Option<()> {
         let Kind::Binary { op, left, right } = self.values.kind(test.at) else { return None };
         let (left, right) = (test.with(*left), test.with(*right));
         match op.as_str() {

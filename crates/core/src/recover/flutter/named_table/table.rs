@@ -4,9 +4,7 @@ use super::generator::{Generator, taken};
 use crate::model::{Form, RouteKind, Style};
 use crate::recover::flutter::builder::leaves;
 use crate::recover::flutter::navigator::named;
-use crate::recover::{
-    At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact, code,
-};
+use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact, code};
 use crate::syntax::Call;
 use crate::values::{Expr, Ref, Values};
 
@@ -15,7 +13,8 @@ const HOLDERS: &[&str] = &["MaterialApp", "CupertinoApp", "WidgetsApp", "Navigat
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, HOLDERS) {
-        let holds = ["routes", "onGenerateRoute", "initialRoute"].iter().any(|name| named(at, call, name).is_some());
+        let holds =
+            ["routes", "onGenerateRoute", "initialRoute"].iter().any(|name| named(at, call, name).is_some());
         if holds && !values.calls_own_function(&Expr::new(at), call) {
             holder(at, call, values, facts);
         }
@@ -95,7 +94,8 @@ impl Table<'_, '_> {
 
 fn holder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let key = ContainerKey(code::callee_at(at, values));
-    let mut table = Table { values, key, routes: Vec::new(), open: false, has_fallback: false, handed: Vec::new() };
+    let mut table =
+        Table { values, key, routes: Vec::new(), open: false, has_fallback: false, handed: Vec::new() };
     let map = named(at, call, "routes");
     if let Some(map) = &map {
         table.entries(map);

@@ -1,0 +1,30 @@
+//! Tables of names that have nothing for an unknown one.
+
+use super::{Example, Report, Rule, Sink};
+use crate::link::Graph;
+use crate::model::{RouteKind, Severity};
+
+pub(super) static RULE: Rule = Rule {
+    name: "fallback-missing",
+    severity: Severity::Note,
+    summary: "A table of route names has nothing for an unknown name.",
+    why: "A misspelt name or an old link then fails where it is opened, and whoever tapped it sees nothing at all.",
+    mend: "Answer unknown names with a page that says so and leads back.",
+    example: Example {
+        wrong: "onGenerateRoute: (settings) => pages[settings.name]?.call(settings),",
+        right: "onGenerateRoute: (settings) => pages[settings.name]?.call(settings) ?? lost(settings),",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for (i, container) in graph.containers.iter().enumerate() {
+        let Some(at) = container.fact.no_fallback else { continue };
+        let mut routes = graph.routes_in(i).map(|route| &graph.routes[route]).peekable();
+        let any = routes.peek().is_some();
+        if any && !routes.any(|route| route.fact.kind == RouteKind::Fallback) {
+            let name = container.fact.name.as_deref().unwrap_or("this table");
+            sink.push(Report::new(at, name, format!("{name} has nothing for a name that it does not know")));
+        }
+    }
+}

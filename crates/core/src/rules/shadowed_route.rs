@@ -1,0 +1,31 @@
+//! An earlier or wider pattern that takes the calls meant for this route.
+
+use super::{Example, Report, Rule, Sink};
+use crate::link::Graph;
+use crate::model::Severity;
+
+pub(super) static RULE: Rule = Rule {
+    name: "shadowed-route",
+    severity: Severity::Warning,
+    summary: "An earlier or wider pattern always takes the calls meant for this route.",
+    why: "Patterns are asked one after the other. The wide one fits as well, comes first, and shows another screen.",
+    mend: "Move the narrow pattern before the wide one, or make the wide one narrower.",
+    example: Example {
+        wrong: "GoRoute(path: '/items/:itemId', …),\nGoRoute(path: '/items/new', …),",
+        right: "GoRoute(path: '/items/new', …),\nGoRoute(path: '/items/:itemId', …),",
+    },
+    check,
+};
+
+fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    for route in &graph.routes {
+        let Some(winner) = route.shadowed_by.map(|winner| &graph.routes[winner]) else { continue };
+        let wide = winner.fact.pattern.as_deref().unwrap_or(&winner.fact.name);
+        let narrow = route.fact.pattern.as_deref().unwrap_or(&route.fact.name);
+        let message = format!("`{narrow}` is never shown: `{wide}` is asked first, and takes it");
+        sink.push(
+            Report::new(route.fact.at, &route.fact.name, message)
+                .related("this one takes the calls", winner.fact.at),
+        );
+    }
+}
