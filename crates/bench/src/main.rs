@@ -45,8 +45,13 @@ fn main() -> Result<(), Box<dyn std::error::Error>> {
             source::discover(folder.path()).map(|tree| scan_sources(tree, ".").document.routes.len())
         });
         let parse = measured(|| {
-            source::discover(folder.path())
-                .map(|tree| tree.files.par_iter().map(syntax::parse).filter(|p| p.problem.is_none()).count())
+            source::discover(folder.path()).map(|tree| {
+                tree.files
+                    .par_iter()
+                    .map(|file| syntax::parse(file, &tree))
+                    .filter(|p| p.problem.is_none())
+                    .count()
+            })
         });
         for (what, Measured { seconds, peak_bytes, result }) in
             [("read", read), ("scan", scan), ("parse all", parse)]

@@ -75,7 +75,7 @@ fn in_order(parameters: &[Parameter]) -> Vec<&Parameter> {
 fn declares(route: usize, read: &Read) -> bool {
     read.fact.via != Via::Path
         && !read.fact.is_parameter
-        && read.declared_by.is_none_or(|around| around == route)
+        && (read.declared_by.is_empty() || read.declared_by.contains(&route))
 }
 
 fn spelled(generated: &str, parameters: &[Parameter]) -> String {
@@ -91,13 +91,11 @@ pub(super) fn declare_from_bags(
     values: Values<'_>,
 ) {
     for bag in bags {
-        let routes = match declared_around(bag.site, graph, values) {
-            Some(route) => vec![route],
-            None => {
-                let screens = owners.of(bag.site).into_iter();
-                screens.flat_map(|screen| graph.screens[screen].routes.clone()).collect()
-            }
-        };
+        let mut routes = declared_around(bag.site, graph, values);
+        if routes.is_empty() {
+            let screens = owners.of(bag.site).into_iter();
+            routes.extend(screens.flat_map(|screen| graph.screens[screen].routes.clone()));
+        }
         for route in routes {
             let this = &mut graph.routes[route];
             if !this.fact.parameters_from_reads {
@@ -113,12 +111,15 @@ pub(super) fn declare_from_bags(
     }
 }
 
-/// The route in whose declaration a node stands, the innermost one.
-pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) -> Option<usize> {
+/// The routes in whose declaration a node stands: several where they share one, the innermost only.
+pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) -> Vec<usize> {
     let tree = values.tree(site);
     let here = tree.span(site.id);
     let around = graph.contents_in(site.file).iter().filter(|(content, _)| tree.span(content.id).holds(here));
-    around.min_by_key(|(content, _)| tree.span(content.id).len()).map(|(_, route)| *route)
+    let Some(inner) = around.clone().map(|(content, _)| tree.span(content.id).len()).min() else {
+        return Vec::new();
+    };
+    around.filter(|(content, _)| tree.span(content.id).len() == inner).map(|(_, route)| *route).collect()
 }
 
 /// Where a route declares nothing, what its screen takes out is what it takes.

@@ -48,6 +48,11 @@ pub(super) fn mark(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHash
     }
 }
 
+/// A name or text without its separators, in small letters.
+fn letters(name: &str) -> String {
+    spelling(name).chars().filter(|c| c.is_alphanumeric()).collect()
+}
+
 /// `action_shelf_to_item` as generated code spells it.
 fn camel(id: &str) -> String {
     let mut parts = id.split(['_', '.']);
@@ -111,7 +116,8 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
     for (holder, named) in holders {
         let rest = others.remove(&holder).unwrap_or_default();
         if named > 1 && named >= rest.len() {
-            found.extend(rest);
+            // A route's name says its text, as far as that goes; a file's or a setting's need not.
+            found.extend(rest.into_iter().filter(|c| letters(last(&c.name)) == letters(&c.value)));
         }
     }
     found.sort_by_key(|constant| constant.at);

@@ -198,8 +198,8 @@ pub struct Read {
     pub screens: Vec<usize>,
     /// Its name as the routes of its screens spell it.
     pub name: String,
-    /// The route in whose declaration it stands.
-    pub declared_by: Option<usize>,
+    /// The routes in whose declaration it stands.
+    pub declared_by: Vec<usize>,
 }
 
 /// A side of a result and the screens it belongs to.

@@ -13,6 +13,7 @@ mod index;
 mod menus;
 mod nearest;
 mod owners;
+mod plain_types;
 mod questions;
 mod reach;
 mod redirects;
@@ -26,6 +27,7 @@ pub use graph::{
     Route, Screen, Unwired,
 };
 pub use nearest::nearest;
+pub(crate) use plain_types::{differ, known as plain_type};
 pub(crate) use results::OPENED;
 pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 

@@ -109,7 +109,8 @@ impl<'p> Owners<'p> {
     /// The screen of what is shown in place around a node, inside of its class.
     fn content_around(&self, site: Ref) -> Option<usize> {
         let tree = self.values.tree(site);
-        let inside = tree.ancestors(site.id).take_while(|&id| !matches!(tree.kind(id), Kind::Class(_)));
+        let here = std::iter::once(site.id).chain(tree.ancestors(site.id));
+        let inside = here.take_while(|&id| !matches!(tree.kind(id), Kind::Class(_)));
         let handed = |id: &Id| !matches!(tree.kind(*id), Kind::Call(_));
         // What is handed to another widget on the way belongs to that one.
         let mut around = inside.filter(handed);

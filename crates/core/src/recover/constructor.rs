@@ -10,7 +10,7 @@ pub(in crate::recover) fn parameters(class: Ref, values: &Values<'_>) -> Vec<Par
     let tree = values.tree(class);
     let Some(declared) = values.class(class) else { return Vec::new() };
     let params = declared.params.iter().filter_map(|&id| Some((id, tree.parameter(id)?)));
-    let own = params.filter(|(_, parameter)| !(parameter.is("super") && parameter.name == "key"));
+    let own = params.filter(|(_, parameter)| !(parameter.name == "key" && is_widget_key(parameter)));
     own.map(|(id, parameter)| ParameterFact {
         name: parameter.name.to_string(),
         ty: parameter.ty.as_ref().filter(|ty| !ty.name.is_empty()).map(TypeName::written),
@@ -41,6 +41,11 @@ pub(in crate::recover) fn arguments_of(made: &Expr, class: Ref, values: &Values<
         Some(code::argument(Slot::Name(name), &made.with(arg.value), values))
     });
     named.collect()
+}
+
+/// Flutter's `super.key` and `Key? key`, which say which widget one is and nothing to it.
+fn is_widget_key(parameter: &Parameter) -> bool {
+    parameter.is("super") || parameter.ty.as_ref().is_some_and(|ty| ty.simple() == "Key")
 }
 
 /// Without a default; where a language lets callers leave out parameters by how they are declared,

@@ -1,6 +1,5 @@
-use super::plain_types::{differ, known};
 use super::{Example, Report, Rule, Sink};
-use crate::link::Graph;
+use crate::link::{Graph, differ, plain_type as known};
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {

@@ -17,7 +17,6 @@ mod older_style;
 mod optional_forced;
 mod orphan_screen;
 mod out_of_scope_route;
-mod plain_types;
 mod result_unmatched;
 mod screen_missing;
 mod shadowed_route;

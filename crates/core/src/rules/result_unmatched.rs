@@ -1,6 +1,5 @@
-use super::plain_types::differ;
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, OPENED, ResultSideLinked, nearest};
+use crate::link::{Graph, OPENED, ResultSideLinked, differ, nearest};
 use crate::model::{CallStatus, Platform, ResultSide, Severity};
 
 pub(super) static RULE: Rule = Rule {

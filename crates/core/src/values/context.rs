@@ -277,6 +277,20 @@ impl<'p> Values<'p> {
         }
     }
 
+    /// The other uses, in its file, of the variable that a name stands for.
+    #[must_use]
+    pub fn variable_uses(&self, expr: &Expr) -> Vec<Ref> {
+        let Some(Def::Variable(at)) = self.definition(expr, &Fuel::new()) else { return Vec::new() };
+        let Some(name) = self.tree(at).variable(at.id).map(|variable| variable.name.clone()) else {
+            return Vec::new();
+        };
+        let uses = self.program.uses_in(at.file, &name).iter().copied();
+        let own = uses.filter(|&used| {
+            used != expr.at && self.definition(&Expr::new(used), &Fuel::new()) == Some(Def::Variable(at))
+        });
+        own.collect()
+    }
+
     /// The number that a variable starts with.
     #[must_use]
     pub fn initial_number(&self, expr: &Expr) -> Option<i64> {

@@ -52,6 +52,13 @@ impl Bag<'_> {
                     self.follow(used, declared, depth + 1, values, facts);
                 }
             }
+            // A field or variable that is given it.
+            Kind::Assign { target, value, .. } if *value == top.id => {
+                let target = Expr::new(Ref { file: at.file, id: *target });
+                for used in values.variable_uses(&target) {
+                    self.follow(used, ty, depth + 1, values, facts);
+                }
+            }
             Kind::Index { of, args } if *of == top.id => {
                 let index = Ref { file: at.file, id: parent };
                 if let Some(&key) = args.first() {

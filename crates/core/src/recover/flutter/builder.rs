@@ -100,6 +100,8 @@ fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &m
             found.open.extend(inside.open);
         } else if is_widget(class, values) {
             found.shown.push(Shown { class, made: expr.clone() });
+        } else {
+            route_class(expr, class, depth, values, found);
         }
         return;
     }
@@ -110,6 +112,26 @@ fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &m
     if let Some(inside) = inside(expr, call, depth, values) {
         found.shown.extend(inside.shown);
         found.open.extend(inside.open);
+    }
+}
+
+/// A route class of the app's own: what it hands to its base, or builds by a method.
+fn route_class(made: &Expr, class: Ref, depth: usize, values: &Values<'_>, found: &mut Leaves) {
+    let (Some(declared), Some(env)) = (values.class(class), values.made_env(made)) else { return };
+    let base = Expr { at: class, env };
+    let handed = declared.supers.iter().flat_map(|base| &base.args).filter(|arg| arg.name.is_some());
+    let mut handed: Vec<&Arg> = handed.filter(|arg| place_of(arg).is_some()).collect();
+    handed.sort_by_key(|arg| place_of(arg));
+    let tree = values.tree(class);
+    let built = declared.members.iter().filter_map(|&id| tree.function(id)).filter(|function| {
+        matches!(function.name.as_str(), "buildPage" | "buildContent" | "build" | "createRoute")
+    });
+    let bodies = handed.into_iter().map(|arg| arg.value).chain(built.filter_map(|function| function.body));
+    for body in bodies {
+        collect(&base.with(body), depth + 1, values, found);
+        if !found.shown.is_empty() {
+            return;
+        }
     }
 }
 

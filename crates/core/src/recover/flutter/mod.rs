@@ -14,6 +14,11 @@ pub(super) mod named_table;
 pub(super) mod push_builder;
 pub(super) mod widgets;
 
+#[cfg(test)]
+mod named_table_tests;
+#[cfg(test)]
+mod push_builder_tests;
+
 use crate::source::Language;
 
 /// What Flutter apps are written in.

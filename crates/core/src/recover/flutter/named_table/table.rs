@@ -2,10 +2,10 @@
 
 use super::generator::{Generator, taken};
 use crate::model::{Form, RouteKind, Style};
-use crate::recover::flutter::builder::leaves;
+use crate::recover::flutter::builder::{Shown, callback, leaves};
 use crate::recover::flutter::navigator::named;
 use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact, code};
-use crate::syntax::Call;
+use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// Widgets that hold a table.
@@ -62,15 +62,16 @@ impl Table<'_, '_> {
 
     /// A route with the pages that are built for it.
     fn shows(&self, content: &Expr, fact: RouteFact) -> RouteFact {
-        let mut paths = leaves(content, self.values)
-            .shown
-            .into_iter()
-            .map(|shown| self.values.program().path(shown.class).to_owned());
+        let mut shown = leaves(content, self.values).shown;
+        if shown.is_empty() {
+            shown = assigned(content, self.values);
+        }
+        let mut paths = shown.into_iter().map(|shown| self.values.program().path(shown.class).to_owned());
         let shows = paths.next().map_or(Shows::NotApplicable, |path| Shows::Class(path, fact.at));
         RouteFact {
             shows,
             also: paths.collect(),
-            content: Some(content.at),
+            content: Some(body_of(content, self.values)),
             container: Some(self.key),
             ..fact
         }
@@ -90,6 +91,29 @@ impl Table<'_, '_> {
             }
         }
     }
+}
+
+/// What is built, where a function with a name builds it.
+fn body_of(content: &Expr, values: &Values<'_>) -> Ref {
+    match values.kind(content.at) {
+        Kind::Name(_) | Kind::Member(_) => callback(content, values).map_or(content.at, |(_, body)| body.at),
+        _ => content.at,
+    }
+}
+
+/// `page = ShelfPage(); break;`: what a case puts into a variable.
+fn assigned(content: &Expr, values: &Values<'_>) -> Vec<Shown> {
+    let tree = values.tree(content.at);
+    let mut found = Vec::new();
+    let mut todo = vec![content.at.id];
+    while let Some(id) = todo.pop() {
+        match tree.kind(id) {
+            Kind::Assign { value, .. } => found.extend(leaves(&content.with(*value), values).shown),
+            Kind::Lambda { .. } => {}
+            kind => todo.extend(kind.children()),
+        }
+    }
+    found
 }
 
 fn holder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {

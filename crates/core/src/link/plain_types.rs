@@ -1,7 +1,7 @@
 //! Types that every language has, under one name.
 
 /// The plain type that a source writes in its own words; anything else is not compared.
-pub(super) fn known(ty: &str) -> Option<&'static str> {
+pub(crate) fn known(ty: &str) -> Option<&'static str> {
     Some(match ty.trim_end_matches('?') {
         "string" | "String" | "CharSequence" => "text",
         // A resource's id is an int to the language.
@@ -15,7 +15,7 @@ pub(super) fn known(ty: &str) -> Option<&'static str> {
 }
 
 /// Whether two types, each in its own words, are surely not the same.
-pub(super) fn differ(passed: &str, declared: &str) -> bool {
+pub(crate) fn differ(passed: &str, declared: &str) -> bool {
     match (known(passed), known(declared)) {
         (Some(passed), Some(declared)) => passed != declared,
         _ => false,
