@@ -28,3 +28,39 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         }
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::judged;
+
+    #[test]
+    fn tables_without_an_answer_for_the_rest() {
+        judged(
+            "fallback-missing",
+            r"
+//- pubspec.yaml
+name: barn
+//- lib/main.dart
+import 'package:flutter/material.dart';
+import 'package:go_router/go_router.dart';
+final bare = MaterialApp(routes: {'/': (_) => const ShelfPage()});
+                                 ^ fallback-missing: has nothing for a name that it does not know
+final answered = MaterialApp(
+  routes: {'/': (_) => const ShelfPage()},
+  onGenerateRoute: (settings) {
+    switch (settings.name) {
+      case '/a': return MaterialPageRoute(builder: (_) => const ShelfPage());
+    }
+    return MaterialPageRoute(builder: (_) => const LostPage());
+  },
+);
+final unknown = MaterialApp(routes: {'/': (_) => const ShelfPage()}, onUnknownRoute: (_) => MaterialPageRoute(builder: (_) => const LostPage()));
+final silent = GoRouter(routes: [GoRoute(path: '/', builder: (c, s) => const ShelfPage())]);
+               ^^^^^^^^ fallback-missing: has nothing for a name
+final loud = GoRouter(errorBuilder: (c, s) => const LostPage(), routes: [GoRoute(path: '/', builder: (c, s) => const ShelfPage())]);
+class ShelfPage extends StatelessWidget { const ShelfPage({super.key}); @override Widget build(BuildContext context) => Text(''); }
+class LostPage extends StatelessWidget { const LostPage({super.key}); @override Widget build(BuildContext context) => Text(''); }
+",
+        );
+    }
+}

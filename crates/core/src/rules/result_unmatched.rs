@@ -139,4 +139,41 @@ const val KEY = "key"
 "#),
         );
     }
+
+    #[test]
+    fn values_of_opened_routes_by_type_and_by_whether_anybody_waits() {
+        judged(
+            "result-unmatched",
+            r"
+//- pubspec.yaml
+name: barn
+//- lib/main.dart
+import 'package:flutter/material.dart';
+void main() => runApp(MaterialApp(home: const ShelfPage()));
+class ShelfPage extends StatelessWidget {
+  const ShelfPage({super.key});
+  Future<void> _open(BuildContext context) async {
+    final count = await Navigator.push<int>(context, MaterialPageRoute(builder: (_) => const CountPage()));
+                                  ^^^^ result-unmatched: a int is awaited from `CountPage`, which hands back a bool
+    final name = await Navigator.push<String>(context, MaterialPageRoute(builder: (_) => const NamePage()));
+    print('$count $name');
+    Navigator.push(context, MaterialPageRoute(builder: (_) => const AlonePage()));
+  }
+  Future<void> _handsOn(BuildContext context) async { await handedOn(context); }
+  @override
+  Widget build(BuildContext context) => Column(children: [TextButton(onPressed: () => _open(context)), TextButton(onPressed: () => _handsOn(context))]);
+}
+Future handedOn(BuildContext context) => Navigator.push(context, MaterialPageRoute(builder: (_) => const OnPage()));
+class CountPage extends StatelessWidget { const CountPage({super.key}); @override Widget build(BuildContext context) => BackButton(onPressed: () => Navigator.pop(context, true)); }
+class NamePage extends StatelessWidget { const NamePage({super.key}); @override Widget build(BuildContext context) => BackButton(onPressed: () => Navigator.pop(context, 'spade')); }
+class OnPage extends StatelessWidget { const OnPage({super.key}); @override Widget build(BuildContext context) => BackButton(onPressed: () => Navigator.pop(context, 1)); }
+class AlonePage extends StatelessWidget {
+  const AlonePage({super.key});
+  @override
+  Widget build(BuildContext context) => BackButton(onPressed: () => Navigator.pop(context, 1));
+                                                                              ^^^ result-unmatched: nobody who opens `AlonePage` awaits
+}
+",
+        );
+    }
 }

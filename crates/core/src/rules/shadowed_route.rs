@@ -29,3 +29,42 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         );
     }
 }
+
+#[cfg(test)]
+mod tests {
+    use crate::rules::testing::judged;
+
+    #[test]
+    fn the_wide_path_comes_first_by_tree_or_prefix() {
+        judged(
+            "shadowed-route",
+            r"
+//- pubspec.yaml
+name: barn
+//- lib/main.dart
+import 'package:flutter/material.dart';
+import 'package:go_router/go_router.dart';
+final router = GoRouter(routes: [
+  GoRoute(path: '/', builder: (c, s) => const ShelfPage(), routes: [
+    GoRoute(path: 'items/new', builder: (c, s) => const ShelfPage()),
+    GoRoute(path: 'items/:id', builder: (c, s) => const ShelfPage()),
+    GoRoute(path: 'items/latest', builder: (c, s) => const ShelfPage()),
+    ^^^^^^^ shadowed-route: `/items/latest` is never shown: `/items/{id}` is asked first
+    GoRoute(path: 'items/:id/edit', builder: (c, s) => const ShelfPage()),
+  ]),
+]);
+class ShelfPage extends StatelessWidget { const ShelfPage({super.key}); @override Widget build(BuildContext context) => Text(''); }
+//- lib/table.dart
+import 'package:flutter/material.dart';
+import 'main.dart';
+void main() => runApp(MaterialApp(onGenerateRoute: (settings) {
+  if (settings.name!.startsWith('/loan')) return MaterialPageRoute(builder: (_) => const ShelfPage());
+  if (settings.name == '/loans') return MaterialPageRoute(builder: (_) => const ShelfPage());
+                       ^^^^^^^^ shadowed-route: `/loans` is never shown: `/loan{}` is asked first
+  if (settings.name == '/tools') return MaterialPageRoute(builder: (_) => const ShelfPage());
+  return null;
+}));
+",
+        );
+    }
+}

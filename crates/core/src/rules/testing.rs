@@ -25,7 +25,7 @@ fn split(app: &str) -> (Vec<(String, String)>, Vec<Mark>) {
     for line in app.lines() {
         if let Some(path) = line.strip_prefix("//- ") {
             assert!(
-                Language::of(path).is_some() || path.ends_with("build.gradle") || path == SETTINGS_FILE,
+                Language::of(path).is_some() || crate::source::Build::is_file(path) || path == SETTINGS_FILE,
                 "{path} is no file that is read: a silent test would pass on nothing"
             );
             files.push((path.to_owned(), String::new()));

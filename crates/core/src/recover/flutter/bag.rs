@@ -93,9 +93,11 @@ impl Bag<'_> {
         };
         let (top, cast) = outermost(index, values);
         let nullable = cast.is_some_and(|ty| ty.nullable);
+        // What stands in an address is text.
+        let text = matches!(self.via, Via::Path | Via::Query).then(|| "String".to_owned());
         let fact = ReadFact::new(name, self.via, index, code::node_at(index, values));
         facts.reads.push(ReadFact {
-            ty: cast.map(|ty| format!("{}{}", ty.written(), if ty.nullable { "?" } else { "" })),
+            ty: cast.map(|ty| format!("{}{}", ty.written(), if ty.nullable { "?" } else { "" })).or(text),
             forced: is_forced(index, values) && !nullable,
             tolerant: code::is_met(top, values),
             literal_key,

@@ -195,3 +195,11 @@ pub(super) fn callback(expr: &Expr, values: &Values<'_>) -> Option<(Vec<Ref>, Ex
     let body = Ref { file: function_at.file, id: function.body? };
     Some((params, Expr { at: body, env: at.env.clone() }))
 }
+
+/// What is built, where a function with a name builds it.
+pub(super) fn body_of(content: &Expr, values: &Values<'_>) -> Ref {
+    match values.kind(content.at) {
+        Kind::Name(_) | Kind::Member(_) => callback(content, values).map_or(content.at, |(_, body)| body.at),
+        _ => content.at,
+    }
+}

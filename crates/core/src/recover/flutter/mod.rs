@@ -15,6 +15,10 @@ pub(super) mod push_builder;
 pub(super) mod widgets;
 
 #[cfg(test)]
+mod auto_route_tests;
+#[cfg(test)]
+mod go_router_tests;
+#[cfg(test)]
 mod named_table_tests;
 #[cfg(test)]
 mod push_builder_tests;

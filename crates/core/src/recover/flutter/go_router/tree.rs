@@ -1,7 +1,7 @@
 //! The declared tree: routes in routes, shells around them, branches side by side.
 
 use crate::model::{Form, RouteKind, Style, Via};
-use crate::recover::flutter::builder::{callback, leaves};
+use crate::recover::flutter::builder::{body_of, callback, leaves};
 use crate::recover::flutter::location::{joined, location, pattern};
 use crate::recover::flutter::navigator::named;
 use crate::recover::{
@@ -211,7 +211,7 @@ impl Tree<'_, '_> {
         let found = leaves(builder, self.values).shown.into_iter();
         let mut paths = found.map(|shown| self.values.program().path(shown.class).to_owned());
         let shows = paths.next().map_or(Shows::NotApplicable, |path| Shows::Class(path, fact.at));
-        RouteFact { shows, also: paths.collect(), content: Some(builder.at), ..fact }
+        RouteFact { shows, also: paths.collect(), content: Some(body_of(builder, self.values)), ..fact }
     }
 }
 

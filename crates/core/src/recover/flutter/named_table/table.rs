@@ -2,7 +2,7 @@
 
 use super::generator::{Generator, taken};
 use crate::model::{Form, RouteKind, Style};
-use crate::recover::flutter::builder::{Shown, callback, leaves};
+use crate::recover::flutter::builder::{Shown, body_of, leaves};
 use crate::recover::flutter::navigator::named;
 use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact, code};
 use crate::syntax::{Call, Kind};
@@ -90,14 +90,6 @@ impl Table<'_, '_> {
                 None => self.open = true,
             }
         }
-    }
-}
-
-/// What is built, where a function with a name builds it.
-fn body_of(content: &Expr, values: &Values<'_>) -> Ref {
-    match values.kind(content.at) {
-        Kind::Name(_) | Kind::Member(_) => callback(content, values).map_or(content.at, |(_, body)| body.at),
-        _ => content.at,
     }
 }
 
