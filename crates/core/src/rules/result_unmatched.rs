@@ -62,8 +62,12 @@ fn of_opened_routes(graph: &Graph<'_>, results: &[&ResultSideLinked], sink: &mut
             Some((send, given))
         });
         if let Some((send, given)) = wrong {
-            let message = format!("a {wanted} is awaited from `{key}`, which hands back a {given}");
-            sink.push(Report::new(receive.fact.at, key, message).related("handed back here", send.fact.at));
+            let message = format!("`{wanted}` is awaited from `{key}`, which hands back `{given}`");
+            sink.push(
+                Report::new(receive.fact.at, key, message)
+                    .related("handed back here", send.fact.at)
+                    .help("Await the type that is handed back, or hand back the one that is awaited."),
+            );
         }
     }
     let mut seen: Vec<usize> = Vec::new();
@@ -154,7 +158,7 @@ class ShelfPage extends StatelessWidget {
   const ShelfPage({super.key});
   Future<void> _open(BuildContext context) async {
     final count = await Navigator.push<int>(context, MaterialPageRoute(builder: (_) => const CountPage()));
-                                  ^^^^ result-unmatched: a int is awaited from `CountPage`, which hands back a bool
+                                  ^^^^ result-unmatched: `int` is awaited from `CountPage`, which hands back `bool`
     final name = await Navigator.push<String>(context, MaterialPageRoute(builder: (_) => const NamePage()));
     print('$count $name');
     Navigator.push(context, MaterialPageRoute(builder: (_) => const AlonePage()));

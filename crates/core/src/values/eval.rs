@@ -147,7 +147,8 @@ impl<'p> Values<'p> {
     }
 
     fn text_value(&self, shape: Shape) -> Value {
-        let form = if shape.has_literal_words() {
+        let written = shape.plain().is_some_and(|text| !text.is_empty()) && shape.is_in_place();
+        let form = if shape.has_literal_words() || written {
             Form::Literal
         } else if shape.is_blank() {
             Form::Dynamic
@@ -262,7 +263,13 @@ impl<'p> Values<'p> {
     fn eval_each(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
         let each = self.each_handed(parameter, fuel);
         let values: Vec<Value> = each.iter().flat_map(|one| self.eval_with(one, fuel)).collect();
-        let computed = values.into_iter().map(|value| Value { form: Form::Computed, ..value });
+        let computed = values.into_iter().map(|value| {
+            let datum = match value.datum {
+                Datum::Text(shape) => Datum::Text(shape.named()),
+                datum => datum,
+            };
+            Value { datum, form: Form::Computed, ..value }
+        });
         (!each.is_empty()).then(|| computed.collect())
     }
 

@@ -96,12 +96,23 @@ impl Shape {
         !self.parts.iter().any(|part| matches!(part, Part::Text { text, .. } if !text.is_empty()))
     }
 
-    /// Whether words of it are written in place; separators and numbers are no words.
+    /// Whether words of it are written in place; separators, numbers and what is asked for behind a
+    /// `?` are no words of a route.
     #[must_use]
     pub fn has_literal_words(&self) -> bool {
+        let mut in_query = false;
         self.parts.iter().any(|part| {
-            matches!(part, Part::Text { text, in_place: true } if text.chars().any(char::is_alphabetic))
+            let Part::Text { text, in_place } = part else { return false };
+            let path = if in_query { "" } else { text.split('?').next().unwrap_or_default() };
+            in_query |= text.contains('?');
+            *in_place && path.chars().any(char::is_alphabetic)
         })
+    }
+
+    /// Whether all of its text is written where it is used.
+    #[must_use]
+    pub fn is_in_place(&self) -> bool {
+        self.parts.iter().all(|part| matches!(part, Part::Text { in_place: true, .. }))
     }
 
     /// The same text, as taken from a name.

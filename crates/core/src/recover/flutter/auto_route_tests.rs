@@ -103,6 +103,7 @@ void main() => runApp(MaterialApp.router(routerConfig: _router.config()));
         ShelfPage back-to HomeRoute constant () pages.dart:23
         LoansPage open HelpRoute generated () pages.dart:31
         LoansPage reset ItemRoute generated (id) pages.dart:32
+        ItemScreen back - () pages.dart:41
         HelpPage back - () pages.dart:47
         ",
     );

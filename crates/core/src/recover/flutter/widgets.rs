@@ -65,10 +65,12 @@ fn widget_of_state(at: Ref, class: &Class, values: &Values<'_>) -> Option<Ref> {
 
 /// Parameters of the constructor that something in the file mentions.
 fn uses(at: Ref, values: &Values<'_>, facts: &mut Facts) {
+    // Whatever stands in the class is its own.
+    let own = values.class(at).and_then(|class| class.params.first()).copied();
+    let Some(site) = own.map(|id| Ref { file: at.file, id }) else { return };
     for parameter in parameters(at, values) {
         if let Some(&used) = values.program().uses_in(at.file, &parameter.name).first() {
-            // The first mention may be anywhere: it is the widget's own that says who reads.
-            facts.reads.push(ReadFact::of_parameter(&parameter.name, at, code::node_at(used, values)));
+            facts.reads.push(ReadFact::of_parameter(&parameter.name, site, code::node_at(used, values)));
         }
     }
 }

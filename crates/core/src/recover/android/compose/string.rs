@@ -79,7 +79,8 @@ fn starts(start: &Expr, values: &Values<'_>) -> Option<Vec<StartFact>> {
     let at = code::node_at(start.at, values);
     let found = values.eval(start);
     let named = found.iter().map(|value| {
-        let literal = value.form == Form::Literal;
+        let words = value.shape().is_some_and(Shape::has_literal_words);
+        let literal = value.form == Form::Literal && words;
         value.shape().and_then(Shape::plain).map(|name| StartFact { name, literal, at }).or_else(|| {
             let class = values.object_class(value)?;
             Some(StartFact { name: values.class_path(class), literal: false, at })

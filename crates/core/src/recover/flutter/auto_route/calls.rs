@@ -57,7 +57,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
     }
     for (at, call, verb) in all(file, BACK, values) {
-        if is_router(at, call, values) {
+        if is_router(at, call, values) || is_by_context(at, call, values) {
             back(at, call, verb, values, facts);
         }
     }
@@ -241,6 +241,19 @@ fn is_router(at: Ref, call: &Call, values: &Values<'_>) -> bool {
     let tree = values.tree(at);
     let Some(of) = tree.receiver(call).map(|of| expr.with(of)) else { return false };
     is_router_object(&of, 0, values)
+}
+
+/// `context.maybePop()`, by the router's extension.
+fn is_by_context(at: Ref, call: &Call, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let name = tree
+        .callee(call)
+        .is_some_and(|(name, _)| matches!(name.as_str(), "maybePop" | "back" | "maybePopTop"));
+    let context = tree.receiver(call).is_some_and(|of| {
+        let typed = values.type_of(&Expr::new(at).with(of)).is_some_and(|ty| ty.name == "BuildContext");
+        typed || matches!(tree.kind(of), Kind::Name(name) if matches!(name.as_str(), "context" | "ctx"))
+    });
+    name && context && values.sees_package(at.file, "package:auto_route/")
 }
 
 fn is_router_object(of: &Expr, depth: usize, values: &Values<'_>) -> bool {

@@ -96,7 +96,9 @@ fn is_untyped_router(of: &Expr, at: Ref, values: &Values<'_>) -> bool {
             return sees_router(at, values);
         }
     }
-    let declared = !values.program().calls_named("GoRouter").is_empty();
+    // Another router's library has members of the same names.
+    let other = values.sees_package(at.file, "package:auto_route/");
+    let declared = !other && !values.program().calls_named("GoRouter").is_empty();
     let called = match tree.kind(of.at.id) {
         Kind::Call(call) => call.args.first().and_then(|arg| tree.last_name(arg.value)),
         Kind::Unary { of, .. } => tree.last_name(*of),

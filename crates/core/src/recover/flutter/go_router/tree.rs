@@ -60,7 +60,7 @@ fn router(at: Ref, call: &Call, routes: &Expr, values: &Values<'_>, facts: &mut 
 fn starts(initial: &Expr, values: &Values<'_>) -> Option<Vec<StartFact>> {
     let found = location(initial, values);
     let at = code::node_at(initial.at, values);
-    let literal = found.form == Form::Literal;
+    let literal = found.form == Form::Literal && found.shapes.iter().any(Shape::has_literal_words);
     let names = found.shapes.iter().map(Shape::plain);
     let starts: Option<Vec<StartFact>> =
         names.map(|name| Some(StartFact { name: name?, literal, at })).collect();

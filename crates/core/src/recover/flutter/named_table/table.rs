@@ -154,8 +154,8 @@ fn with_start(fact: ContainerFact, table: &Table<'_, '_>, said: bool) -> Contain
 fn starts(initial: &Expr, values: &Values<'_>) -> Vec<StartFact> {
     let at = code::node_at(initial.at, values);
     let named = values.eval(initial).into_iter().filter_map(|value| {
-        let name = value.shape()?.plain()?;
-        Some(StartFact { name, literal: value.form == Form::Literal, at })
+        let literal = value.form == Form::Literal && value.shape()?.has_literal_words();
+        Some(StartFact { name: value.shape()?.plain()?, literal, at })
     });
     named.collect()
 }

@@ -1,0 +1,1 @@
+export 'src/repairs_host.dart' show RepairsHost;
