@@ -8,10 +8,35 @@ use std::path::{Path, PathBuf};
 /// Of this many files one holds navigation.
 const ONE_IN: usize = 6;
 
+/// What a language's files without navigation look like.
+struct Filler {
+    extension: &'static str,
+    /// Where a file goes, by copy and number.
+    path: fn(usize, usize) -> String,
+    text: fn(usize, usize) -> String,
+}
+
+const FILLERS: &[Filler] = &[
+    Filler {
+        extension: "dart",
+        path: |copy, number| format!("app{copy}/lib/plain/plain_{number}.dart"),
+        text: plain_dart,
+    },
+    Filler {
+        extension: "kt",
+        path: |copy, number| {
+            format!("app{copy}/src/main/java/org/borrowbarn/app{copy}/plain/Plain{number}.kt")
+        },
+        text: plain_kotlin,
+    },
+];
+
 /// Writes an app of about `files` files and gives its lines.
 pub(crate) fn write(from: &Path, to: &Path, files: usize) -> io::Result<usize> {
     let templates = templates(from)?;
     let code = templates.iter().filter(|(path, _)| is_code(path)).count().max(1);
+    let has = |filler: &&Filler| templates.iter().any(|(path, _)| has_extension(path, filler.extension));
+    let filler_of = FILLERS.iter().find(has).unwrap_or(&FILLERS[1]);
     let mut lines = 0;
     let mut written = 0;
     let mut copy = 0;
@@ -23,8 +48,7 @@ pub(crate) fn write(from: &Path, to: &Path, files: usize) -> io::Result<usize> {
             written += 1;
             for filler in 0..if navigates { ONE_IN - 1 } else { 0 } {
                 let number = copy * code * ONE_IN + written * ONE_IN + filler;
-                let path = format!("app{copy}/src/main/java/org/borrowbarn/app{copy}/plain/Plain{number}.kt");
-                lines += put(&to.join(path), &plain(copy, number))?;
+                lines += put(&to.join((filler_of.path)(copy, number)), &(filler_of.text)(copy, number))?;
                 written += 1;
             }
             if written >= files {
@@ -54,8 +78,12 @@ fn templates(from: &Path) -> io::Result<Vec<(PathBuf, String)>> {
     Ok(found)
 }
 
+fn has_extension(path: &Path, wanted: &str) -> bool {
+    path.extension().is_some_and(|extension| extension == wanted)
+}
+
 fn is_code(path: &Path) -> bool {
-    path.extension().is_some_and(|extension| extension == "kt" || extension == "java")
+    ["dart", "java", "kt"].iter().any(|extension| has_extension(path, extension))
 }
 
 /// A copy's names: modules, packages, graphs, layouts and addresses of its own.
@@ -71,10 +99,16 @@ fn varied(text: &str, copy: usize) -> String {
         ("ReturnsRoutes", format!("ReturnsRoutes{copy}")),
         ("activity_main", format!("activity_main{copy}")),
         ("ActivityMain", format!("ActivityMain{copy}")),
+        ("package:repairs", format!("package:repairs{copy}")),
+        ("name: repairs", format!("name: repairs{copy}")),
     ];
     let mut text = text.to_owned();
     for (from, to) in renamed {
         text = text.replace(from, &to);
+    }
+    let of_dart = ["lib/", "packages/", "android/", "pubspec.yaml"];
+    if of_dart.iter().any(|start| text.starts_with(start)) && !text.contains('\n') {
+        return format!("app{copy}/{text}");
     }
     text.strip_prefix("app/").map(|rest| format!("app{copy}/{rest}")).unwrap_or_else(|| {
         text.strip_prefix("loans/").map_or_else(|| text.clone(), |rest| format!("loans{copy}/{rest}"))
@@ -82,7 +116,26 @@ fn varied(text: &str, copy: usize) -> String {
 }
 
 /// A file without navigation: data, a repository, some arithmetic.
-fn plain(copy: usize, number: usize) -> String {
+fn plain_dart(_copy: usize, number: usize) -> String {
+    let mut text = format!(
+        "import 'dart:math';\n\n/// Keeps counts of tools on shelf {number}.\n\
+         class Plain{number} {{\n  Plain{number}(this.limit);\n\n  final int limit;\n  final _counts = <String, int>{{}};\n"
+    );
+    for method in 0..12 {
+        text.push_str(&format!(
+            "\n  int count{method}(String name, {{int by = {method}}}) {{\n    \
+             final before = _counts[name] ?? 0;\n    \
+             final after = max(before + by, limit * {number});\n    \
+             if (after > before) {{\n      _counts[name] = after;\n    }}\n    \
+             return _counts.values.where((it) => it > {method}).fold(0, (sum, it) => sum + it * 2);\n  }}\n"
+        ));
+    }
+    text.push_str("}\n");
+    text
+}
+
+/// The same in Kotlin.
+fn plain_kotlin(copy: usize, number: usize) -> String {
     let mut text = format!(
         "package org.borrowbarn.app{copy}.plain\n\nimport kotlin.math.max\n\n/** Keeps counts of tools on shelf {number}. */\n\
          class Plain{number}(private val limit: Int) {{\n    private val counts = mutableMapOf<String, Int>()\n"

@@ -32,14 +32,20 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     }
     heading("How far a move is", &format!("gaps {} --to {TARGET}", app.display()), look, out)?;
     format::gaps::summary(&gaps, look, out)?;
-    let files = files(&scan, &network, &gaps)?;
+    let flutter_app = folder.join("flutter");
+    let flutter = apps.scan(&flutter_app)?;
+    heading("The same barn on another platform", &format!("scan {}", flutter_app.display()), look, out)?;
+    format::text::summary(&flutter, look, out)?;
+    let mut files = files(&scan, &network, &gaps)?;
+    let page = format::report::page(&flutter, None)?.into_bytes();
+    files.push(("flutter.html", "the other platform's page", page));
     heading("Files to open", &format!("map, report and gaps, written to {}", folder.display()), look, out)?;
     for (name, what, bytes) in files {
         let path = folder.join(name);
         std::fs::write(&path, bytes).map_err(|error| Failure::Write(path.clone(), error))?;
         writeln!(out, "  {:<32} {what}", path.display())?;
     }
-    next_steps(&app, out)?;
+    next_steps(&app, &flutter_app, out)?;
     Ok(Outcome::Clean)
 }
 
@@ -91,7 +97,7 @@ fn write(dir: &Dir<'_>, folder: &Path) -> Result<(), Failure> {
     Ok(())
 }
 
-fn next_steps(app: &Path, out: &mut dyn Write) -> io::Result<()> {
+fn next_steps(app: &Path, flutter_app: &Path, out: &mut dyn Write) -> io::Result<()> {
     let app = app.display();
     writeln!(out, "\nThis is Borrowbarn, a lending library for tools, written to {app}.")?;
     writeln!(out, "Go on with:")?;
@@ -101,6 +107,10 @@ fn next_steps(app: &Path, out: &mut dyn Write) -> io::Result<()> {
         (format!("reach ShelfFragment EntryScreen --in {app}"), "the way from one screen to another"),
         (format!("map {app} --around itemDetail --output item.png"), "a part of the picture"),
         (format!("scan {app} --format json"), "all of it for other programs"),
+        (
+            format!("gaps {0}/lib/classic {0}/lib/desk", flutter_app.display()),
+            "what the new desk does not have yet",
+        ),
         ("rules out-of-scope-route".to_owned(), "why one of the errors above matters"),
     ];
     let widest = steps.iter().map(|(command, _)| command.len()).max().unwrap_or_default();

@@ -20,6 +20,13 @@ pub(crate) fn scan(scan: &Scan, look: Look, out: &mut dyn Write) -> io::Result<(
     findings(scan, look, out)
 }
 
+/// What is in here and how much is wrong with it, without the findings themselves.
+pub(crate) fn summary(scan: &Scan, look: Look, out: &mut dyn Write) -> io::Result<()> {
+    overview(&scan.document, look, out)?;
+    starts(&scan.document, look, out)?;
+    writeln!(out, "\nFindings  {}", counted(&scan.document))
+}
+
 fn overview(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let strong = look.strong();
     let totals = &document.totals;

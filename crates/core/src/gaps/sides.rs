@@ -34,7 +34,17 @@ pub(super) struct Unit<'d> {
 impl<'d> Side<'d> {
     pub(super) fn new(document: &'d Document) -> Self {
         let network = Network::new(document);
-        let routes = document.routes.iter().filter(|route| route.kind != RouteKind::Group);
+        let same = |a: &Route, b: &Route| {
+            (a.style, &a.name, &a.screen, a.parent.is_none())
+                == (b.style, &b.name, &b.screen, b.parent.is_none())
+                && a.kind == b.kind
+                && a.screen.is_some()
+        };
+        // One name for one screen, said twice, is one route.
+        let first =
+            |(i, route): &(usize, &Route)| !document.routes[..*i].iter().any(|other| same(other, route));
+        let routes = document.routes.iter().enumerate().filter(first).map(|(_, route)| route);
+        let routes = routes.filter(|route| route.kind != RouteKind::Group);
         let mut units: Vec<Unit<'d>> = routes.map(|route| unit(document, &network, route)).collect();
         let leads_to: Vec<Vec<usize>> = units.iter().map(|unit| leads_to(&network, unit, &units)).collect();
         for (unit, leads_to) in units.iter_mut().zip(leads_to) {
