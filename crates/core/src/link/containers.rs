@@ -175,7 +175,8 @@ pub(super) fn add_routes(
     let mut seen = FxHashSet::default();
     let mut facts = facts;
     facts.extend(undeclared_activities(calls, &declared, graph, values));
-    facts.sort_by(|a, b| (a.at, &a.name, !a.launcher).cmp(&(b.at, &b.name, !b.launcher)));
+    let key = |fact: &RouteFact| (!fact.launcher, fact.container.is_none());
+    facts.sort_by(|a, b| (a.at, &a.name, key(a)).cmp(&(b.at, &b.name, key(b))));
     for fact in facts {
         let group = by_key.get(&crate::recover::ContainerKey(fact.at)).copied();
         // A graph that a host shows is no route; one that others hold is.
@@ -190,9 +191,8 @@ pub(super) fn add_routes(
         };
         if let Shows::Class(path, _) = &fact.shows {
             let elsewhere = fact.only_if_opened && declared.contains(&format!("{} {path}", fact.style));
-            if (fact.only_if_opened || (fact.container.is_none() && fact.class.is_none()))
-                && (elsewhere || !seen.insert((fact.style, fact.at)))
-            {
+            // Who opens a screen by its class says again what others said.
+            if elsewhere || !seen.insert((fact.style, fact.at, fact.name.clone())) {
                 continue;
             }
         }

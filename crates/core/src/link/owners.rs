@@ -99,11 +99,17 @@ impl<'p> Owners<'p> {
         if self.collect_handed(site, seen, depth, found) {
             return;
         }
-        if let Some(function) = self.named_function(site) {
+        if let Some(function) = self.named_function(site).filter(|&function| !self.is_constructor(function)) {
             self.collect_users(function, seen, depth, found);
         } else if let Some(class) = self.values.enclosing_named_class(site) {
             self.collect_class_users(class, seen, depth, found);
         }
+    }
+
+    /// Whoever makes an object runs its constructor.
+    fn is_constructor(&self, function: Ref) -> bool {
+        let declared = self.values.tree(function).function(function.id);
+        declared.is_some_and(|f| f.name == "<init>" || f.is("constructor"))
     }
 
     /// The screen of what is shown in place around a node, inside of its class.

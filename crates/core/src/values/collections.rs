@@ -40,6 +40,9 @@ impl Values<'_> {
             Kind::Branch { arms, .. } => {
                 arms.iter().for_each(|arm| self.collect_elements(&list.with(arm.body), fuel, found));
             }
+            _ if self.entries_of(list, fuel).is_some() => {
+                found.extend(self.entries_of(list, fuel).unwrap_or_default());
+            }
             _ => {
                 let root = self.built(list).root;
                 match self.kind(root.at) {

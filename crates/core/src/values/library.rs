@@ -20,6 +20,8 @@ pub struct Library {
     /// Members that a class has from a base, with the type that it tells the base first: the member,
     /// and whether a base is one of those.
     pub typed: &'static [(&'static str, fn(&str) -> bool)],
+    /// Classes of the platform that derive from others of it.
+    pub derived: &'static [(&'static str, &'static str)],
     /// Functions that keep text.
     pub texts: &'static [(&'static str, TextStep)],
     /// Types of which one never stands for another.
@@ -51,6 +53,15 @@ impl<'p> Values<'p> {
     pub(super) fn typed_member_bases(&self, at: Ref, name: &str) -> Option<fn(&str) -> bool> {
         let typed = self.libraries(at).flat_map(|library| library.typed);
         typed.into_iter().find(|(member, _)| *member == name).map(|(_, bases)| *bases)
+    }
+
+    /// Whether a class of the platform is, or derives from, another of it.
+    pub(super) fn library_derives(&self, at: Ref, name: &str, base: &str) -> bool {
+        name == base
+            || self
+                .libraries(at)
+                .flat_map(|library| library.derived)
+                .any(|(derived, of)| *derived == name && *of == base)
     }
 
     /// What a static function of the platform gives.

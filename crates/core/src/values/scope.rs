@@ -291,12 +291,13 @@ impl<'p> Values<'p> {
     }
 
     /// An extension in view whose receiver the value can be.
-    fn extension(&self, of: &Expr, at: Ref, name: &str, fuel: &Fuel) -> Option<Def> {
+    pub(super) fn extension(&self, of: &Expr, at: Ref, name: &str, fuel: &Fuel) -> Option<Def> {
         let fits = |wanted: Option<&TypeName>| {
             let Some(wanted) = wanted else { return false };
             let given = self.type_of_with(of, fuel);
             given.is_none_or(|ty| {
-                self.is_a(&ty, wanted.simple()) && (ty.class.is_some() || ty.name == wanted.simple())
+                let of_platform = || self.library_derives(at, &ty.name, wanted.simple());
+                if ty.class.is_some() { self.is_a(&ty, wanted.simple()) } else { of_platform() }
             })
         };
         match self.resolve(at, name)? {
@@ -390,7 +391,7 @@ impl<'p> Values<'p> {
     }
 
     /// `Tab.entries`, `Tab.values()`.
-    fn entries_of(&self, of: &Expr, fuel: &Fuel) -> Option<Vec<Expr>> {
+    pub(super) fn entries_of(&self, of: &Expr, fuel: &Fuel) -> Option<Vec<Expr>> {
         let tree = self.tree(of.at);
         let (holder, name) = match tree.kind(of.at.id) {
             Kind::Member(member) => (member.of, member.name.as_str()),

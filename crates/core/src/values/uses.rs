@@ -242,8 +242,10 @@ impl<'p> Values<'p> {
         let def = match of {
             None => self.resolve(at, name),
             Some(of) => {
-                let class = self.type_of(&expr.with(of)).and_then(|ty| ty.class);
-                class.and_then(|class| self.member_of_class(class, name))
+                let of = expr.with(of);
+                let class = self.type_of(&of).and_then(|ty| ty.class);
+                let member = class.and_then(|class| self.member_of_class(class, name));
+                member.or_else(|| self.extension(&of, at, name, &Fuel::new()))
             }
         };
         match def {

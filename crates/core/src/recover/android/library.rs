@@ -35,6 +35,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     ],
     factories: &[("Uri", "parse", "Uri")],
     typed: &[],
+    derived: &[("NavHostController", "NavController")],
     texts: &[("create", TextStep::Argument), ("parse", TextStep::Argument), ("toUri", TextStep::Receiver)],
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
 };

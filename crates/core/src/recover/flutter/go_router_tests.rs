@@ -246,3 +246,65 @@ final other = GoRouter(routes: [plain]);
         ",
     );
 }
+
+#[test]
+fn enums_that_hold_paths_and_routers_out_of_providers() {
+    let document = scanned(&format!(
+        "{PAGES}{}",
+        r"
+//- lib/main.dart
+import 'package:flutter/material.dart';
+import 'package:go_router/go_router.dart';
+import 'package:flutter_riverpod/flutter_riverpod.dart';
+import 'pages.dart';
+enum AppRoute {
+  shelf('/'),
+  item('/item/:id');
+  const AppRoute(this.path);
+  final String path;
+}
+final routerProvider = Provider<GoRouter>((ref) {
+  return GoRouter(
+    initialLocation: AppRoute.shelf.path,
+    redirect: (context, state) {
+      if (!ref.read(signedIn)) return '/sign-in';
+      return null;
+    },
+    routes: [
+      ...AppRoute.values.map((route) => GoRoute(path: route.path, name: route.name, builder: (c, s) => const ShelfPage())).toList(),
+      GoRoute(path: '/sign-in', builder: (c, s) => const SignInPage()),
+    ],
+  );
+});
+class SignInPage extends ConsumerWidget {
+  const SignInPage({super.key});
+  @override
+  Widget build(BuildContext context, WidgetRef ref) => Column(children: [
+    TextButton(onPressed: () => context.goNamed(AppRoute.item.name, pathParameters: {'id': '1'})),
+    TextButton(onPressed: () => ref.read(routerProvider).go(AppRoute.shelf.path)),
+    TextButton(onPressed: () => GoRouter.of(context).push(AppRoute.item.path.replaceAll(':id', '7'))),
+  ]);
+}
+"
+    ));
+    lists(
+        &routes(&document),
+        "
+        item [screen] -> ShelfPage (id: String) main.dart:19
+        *shelf [screen] -> ShelfPage () main.dart:19
+        /sign-in [screen] -> SignInPage () main.dart:20
+        ",
+    );
+    lists(
+        &calls(&document),
+        "
+        SignInPage open item computed (id) main.dart:28
+        SignInPage open shelf constant () main.dart:29
+        SignInPage open item computed (id) main.dart:30
+        ",
+    );
+    assert!(
+        document.findings.iter().all(|f| f.rule != "orphan-screen"),
+        "the redirect leads to the sign-in page"
+    );
+}

@@ -24,6 +24,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("int", "tryParse", "int"),
     ],
     typed: &[("widget", |base| base.ends_with("State"))],
+    derived: &[("WidgetRef", "Ref")],
     texts: &[],
     plain: &[],
 };

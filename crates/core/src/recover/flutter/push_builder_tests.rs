@@ -275,3 +275,56 @@ class SignInPage extends StatelessWidget {
     );
     lists(&calls(&document), "SignInPage back - () pages.dart:21");
 }
+
+#[test]
+fn tabs_and_pages_side_by_side_are_routes_and_no_calls() {
+    let document = scanned(&app(r"
+//- lib/shelf_page.dart
+import 'package:flutter/material.dart';
+import 'tabs.dart';
+class ShelfPage extends StatefulWidget {
+  const ShelfPage({super.key});
+  @override
+  State<ShelfPage> createState() => _ShelfPageState();
+}
+class _ShelfPageState extends State<ShelfPage> {
+  int _index = 0;
+  static const List<Widget> _pages = [ToolsPage(), LoansPage(member: 'm')];
+  @override
+  Widget build(BuildContext context) => Scaffold(
+    body: _pages[_index],
+    bottomNavigationBar: BottomNavigationBar(onTap: (i) => setState(() => _index = i)),
+  );
+}
+//- lib/tabs.dart
+import 'package:flutter/material.dart';
+class ToolsPage extends StatelessWidget {
+  const ToolsPage({super.key});
+  @override
+  Widget build(BuildContext context) => DefaultTabController(length: 2, child: TabBarView(children: [const NewTab(), OldTab(), const Divider2()]));
+}
+class LoansPage extends StatelessWidget {
+  const LoansPage({super.key, required this.member});
+  final String member;
+  @override
+  Widget build(BuildContext context) => TextButton(onPressed: () => Navigator.push(context, MaterialPageRoute(builder: (_) => const HelpPage())));
+}
+class NewTab extends StatelessWidget { const NewTab({super.key}); @override Widget build(BuildContext c) => Text(''); }
+class OldTab extends StatelessWidget { @override Widget build(BuildContext c) => Text(''); }
+class Divider2 extends StatelessWidget { const Divider2({super.key}); @override Widget build(BuildContext c) => Text(''); }
+class HelpPage extends StatelessWidget { const HelpPage({super.key}); @override Widget build(BuildContext c) => Text(''); }
+"));
+    lists(
+        &routes(&document),
+        "
+        *ShelfPage [screen] -> ShelfPage () shelf_page.dart:3
+        *ToolsPage [tab] -> ToolsPage () tabs.dart:2
+        LoansPage [tab] -> LoansPage (member: String) tabs.dart:7
+        *NewTab [tab] -> NewTab () tabs.dart:13
+        OldTab [tab] -> OldTab () tabs.dart:14
+        HelpPage [screen] -> HelpPage () tabs.dart:16
+        ",
+    );
+    lists(&calls(&document), "LoansPage open HelpPage typed () tabs.dart:11");
+    assert!(document.findings.iter().all(|f| f.rule != "unreachable-route" && f.rule != "orphan-screen"));
+}

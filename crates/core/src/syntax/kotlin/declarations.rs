@@ -140,6 +140,8 @@ impl Kotlin<'_> {
         let params = child(node, "function_value_parameters").map(|n| self.params(n)).unwrap_or_default();
         let body = child(node, "function_body").map(|n| self.inside(n));
         let body = body.or_else(|| child(node, "block").map(|n| self.expression(n)));
+        // What one constructor hands to another is part of what it does.
+        let body = body.or_else(|| child(node, "constructor_delegation_call").map(|n| self.expression(n)));
         let function = Function {
             name: if constructor {
                 "<init>".into()

@@ -34,19 +34,7 @@ pub(super) fn entries(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 fn read(at: Ref, name: String, values: &Values<'_>) -> ReadFact {
-    ReadFact {
-        name,
-        ty: None,
-        forced: false,
-        tolerant: false,
-        generated: None,
-        via: Via::Argument,
-        literal_key: false,
-        from_outside: false,
-        is_parameter: false,
-        site: at,
-        at: code::node_at(at, values),
-    }
+    ReadFact::new(name, Via::Argument, at, code::node_at(at, values))
 }
 
 /// The arguments of a back-stack entry, however they are held.

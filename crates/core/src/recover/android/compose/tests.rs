@@ -328,3 +328,60 @@ fun <T> NavController.finishWith(key: String, value: T) {
     );
     lists(&findings(&document), "hard-coded-key App.kt:16");
 }
+
+#[test]
+fn extensions_handed_over_by_reference_and_arguments_taken_by_a_class() {
+    let document = scanned(
+        r#"
+//- AndroidManifest.xml
+<manifest xmlns:android="http://schemas.android.com/apk/res/android" package="barn"><application>
+<activity android:name="barn.MainActivity"><intent-filter><action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/></intent-filter></activity>
+</application></manifest>
+//- Main.kt
+package barn
+import androidx.navigation.compose.NavHost
+import barn.item.itemScreen
+import barn.item.navigateToItem
+class MainActivity : ComponentActivity() { override fun onCreate(b: Bundle?) { setContent { BarnApp() } } }
+@Composable fun BarnApp() {
+    val navController = rememberNavController()
+    NavHost(navController = navController, startDestination = "shelf") {
+        shelfScreen(onItem = navController::navigateToItem)
+        loansScreen(navController::navigateToItem, onHelp = navController::navigateToHelp)
+        itemScreen(onBack = navController::popBackStack)
+        composable("help") { HelpRoute() }
+    }
+}
+fun NavController.navigateToHelp(options: NavOptions? = null) = navigate("help", options)
+fun NavGraphBuilder.shelfScreen(onItem: (String) -> Unit) { composable(route = "shelf") { ShelfRoute(onItem) } }
+fun NavGraphBuilder.loansScreen(onItem: (String) -> Unit, onHelp: () -> Unit) { composable("loans") { LoansRoute(onItem = onItem, onHelp = onHelp) } }
+@Composable fun ShelfRoute(onItem: (String) -> Unit) { ShelfScreen(onItem) }
+@Composable fun ShelfScreen(onItem: (String) -> Unit) { Button(onClick = { onItem("1") }) {} }
+@Composable fun LoansRoute(onItem: (String) -> Unit, onHelp: () -> Unit) { Button(onClick = onHelp) {} }
+@Composable fun HelpRoute() { Text("") }
+//- item/Item.kt
+package barn.item
+import androidx.lifecycle.SavedStateHandle
+import androidx.navigation.NavController
+internal const val itemIdArg = "itemId"
+internal class ItemArgs(val itemId: String) {
+    constructor(handle: SavedStateHandle) : this(Uri.decode(checkNotNull(handle[itemIdArg])))
+}
+fun NavController.navigateToItem(itemId: String) { navigate("item/$itemId") { launchSingleTop = true } }
+fun NavGraphBuilder.itemScreen(onBack: () -> Unit) {
+    composable("item/{$itemIdArg}") { ItemRoute(onBack) }
+}
+@Composable fun ItemRoute(onBack: () -> Unit, model: ItemViewModel = hiltViewModel()) { BackHandler(onBack = onBack) }
+class ItemViewModel(handle: SavedStateHandle) : ViewModel() { private val args = ItemArgs(handle) }
+"#,
+    );
+    lists(
+        &calls(&document),
+        "
+        ItemRoute back - () Main.kt:11
+        LoansRoute open help literal () Main.kt:15
+        ShelfRoute+LoansRoute open item/{itemId} literal (itemId) Item.kt:8
+        ",
+    );
+    lists(&reads(&document), "ItemRoute itemId - forced Item.kt:6");
+}

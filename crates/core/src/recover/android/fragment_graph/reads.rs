@@ -66,17 +66,9 @@ fn is_generated_args(expr: &Expr, values: &Values<'_>) -> bool {
 
 fn read(at: Ref, name: String, values: &Values<'_>) -> ReadFact {
     ReadFact {
-        name,
-        ty: None,
         forced: code::is_forced(at, values),
         tolerant: code::is_met(at, values),
-        generated: None,
-        via: Via::Argument,
-        literal_key: false,
-        from_outside: false,
-        is_parameter: false,
-        site: at,
-        at: code::node_at(at, values),
+        ..ReadFact::new(name, Via::Argument, at, code::node_at(at, values))
     }
 }
 
@@ -210,7 +202,16 @@ fn handle_of_view_model(expr: &Expr, values: &Values<'_>) -> Option<()> {
     (ty.name == "SavedStateHandle").then_some(())?;
     matches!(values.kind(expr.at), Kind::Name(_) | Kind::Member(_)).then_some(())?;
     let class = values.enclosing_class(expr.at)?;
-    values.external_bases(class).iter().any(|base| base.ends_with("ViewModel")).then_some(())
+    let own = values.external_bases(class).iter().any(|base| base.ends_with("ViewModel"));
+    // A class that takes the arguments out for a view model, by its constructor.
+    let handed = || {
+        values.parameter_of_function(expr).is_some_and(|at| {
+            let tree = values.tree(at);
+            let function = tree.node(at.id).parent.and_then(|id| tree.function(id));
+            function.is_some_and(|function| function.name == "<init>")
+        })
+    };
+    (own || handed()).then_some(())
 }
 
 /// Whether the class puts a value of that key into the handle itself.

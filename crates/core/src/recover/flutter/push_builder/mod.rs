@@ -1,6 +1,8 @@
 //! `push-builder`: pages that a call builds in place, dialogs and sheets, and the ways back
 //! (docs.flutter.dev, "Navigate to a new screen and back").
 
+mod containers;
+
 use super::builder::{Leaves, Shown, callback, class_at, leaves};
 use super::navigator::{NavigatorCall, calls, named};
 use super::{SPEAKS, results};
@@ -26,6 +28,11 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "showAdaptiveDialog",
         "BottomSheet",
         "showCupertino",
+        "IndexedStack",
+        "TabBarView",
+        "PageView",
+        "BottomNavigationBar",
+        "NavigationBar",
     ],
     recover,
 };
@@ -79,6 +86,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             leaves(&home, values).shown.iter().for_each(|shown| start(shown, values, facts));
         }
     }
+    containers::recover(file, values, facts);
     backs(file, values, facts);
 }
 
