@@ -1,6 +1,6 @@
 //! What a module's build file says of it.
 
-use super::{gradle, pubspec};
+use super::{gradle, package, pubspec};
 
 /// Settings of one build file.
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
@@ -9,6 +9,8 @@ pub struct Build {
     pub tool: Tool,
     /// The name that others import the module by.
     pub name: Option<String>,
+    /// The file that others get who import the module whole.
+    pub main: Option<String>,
     /// `namespace`, against which class names in resources are written.
     pub namespace: Option<String>,
     /// Plugin ids.
@@ -27,12 +29,15 @@ pub enum Tool {
     Gradle,
     /// Dart's package manager.
     Pub,
+    /// A JavaScript package manager.
+    Npm,
 }
 
 /// Build files by name, and how each is read.
 const READERS: &[(&str, Tool, fn(&str) -> Build)] = &[
     ("build.gradle", Tool::Gradle, gradle::read),
     ("build.gradle.kts", Tool::Gradle, gradle::read),
+    ("package.json", Tool::Npm, package::read),
     ("pubspec.yaml", Tool::Pub, pubspec::read),
 ];
 

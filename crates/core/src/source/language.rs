@@ -11,6 +11,11 @@ pub enum Language {
     Java,
     /// Dart source.
     Dart,
+    /// JavaScript or TypeScript source.
+    Script {
+        /// It may hold elements in angle brackets.
+        elements: bool,
+    },
     /// An Android resource or manifest.
     Xml(Resource),
 }
@@ -40,6 +45,8 @@ impl Language {
             "kt" => Some(Self::Kotlin),
             "java" => Some(Self::Java),
             "dart" => Some(Self::Dart),
+            "ts" | "mts" | "cts" => (!name.ends_with(".d.ts")).then_some(Self::Script { elements: false }),
+            "tsx" | "jsx" | "js" | "mjs" | "cjs" => Some(Self::Script { elements: true }),
             "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
             "xml" => Resource::of_folder(folders).map(Self::Xml),
             _ => None,
@@ -52,6 +59,7 @@ impl Language {
         match self {
             Self::Kotlin | Self::Java | Self::Xml(_) => Platform::Android,
             Self::Dart => Platform::Flutter,
+            Self::Script { .. } => Platform::ReactNative,
         }
     }
 
@@ -83,6 +91,13 @@ pub(super) fn is_test_source(path: &str) -> bool {
     if path.ends_with(".dart") {
         let folder = |part: &str| matches!(part, "test" | "integration_test" | "test_driver");
         return path.ends_with("_test.dart") || path.split('/').any(folder);
+    }
+    let name = path.rsplit('/').next().unwrap_or(path);
+    if matches!(Language::of(path), Some(Language::Script { .. })) {
+        let folder =
+            |part: &str| matches!(part, "__tests__" | "__mocks__" | "e2e" | "__fixtures__" | ".storybook");
+        let word = [".test.", ".spec.", ".stories.", ".e2e."].iter().any(|word| name.contains(word));
+        return word || path.split('/').any(folder);
     }
     let mut parts = path.split('/').peekable();
     while let Some(part) = parts.next() {

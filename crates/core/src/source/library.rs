@@ -8,6 +8,7 @@ use super::{Language, SourceFile, SourceTree, Tool};
 pub fn library_of(file: &SourceFile) -> Option<&str> {
     match file.language {
         Language::Dart => file.path.strip_suffix(".dart"),
+        Language::Script { .. } => file.path.rsplit_once('.').map(|(path, _)| path),
         _ => None,
     }
 }
@@ -17,6 +18,9 @@ impl SourceTree {
     /// not of the source keeps its URI (dart.dev, "Libraries & imports").
     #[must_use]
     pub fn library(&self, file: &SourceFile, uri: &str) -> String {
+        if matches!(file.language, Language::Script { .. }) {
+            return self.script(file, uri);
+        }
         let bare = uri.strip_suffix(".dart").unwrap_or(uri);
         if let Some(rest) = bare.strip_prefix("package:") {
             let (package, path) = rest.split_once('/').unwrap_or((rest, ""));
@@ -37,8 +41,77 @@ impl SourceTree {
     }
 }
 
+impl SourceTree {
+    /// The library that a script means by a URI: relative, by a short name, or by a package of the
+    /// workspace (nodejs.org, "Modules"; typescriptlang.org, "Module resolution").
+    fn script(&self, file: &SourceFile, uri: &str) -> String {
+        let folder = file.path.rsplit_once('/').map_or("", |(folder, _)| folder);
+        if uri.starts_with('.') {
+            let path = joined(folder, uri);
+            return self.script_at(&path).unwrap_or(path);
+        }
+        let aliases = self.aliases.iter().filter(|alias| {
+            (alias.folder.is_empty() || file.path.starts_with(&format!("{}/", alias.folder)))
+                && alias.stands_for(uri)
+        });
+        for alias in aliases {
+            let path = joined(&alias.to, &uri[alias.from.len()..]);
+            if let Some(found) = self.script_at(&path) {
+                return found;
+            }
+        }
+        self.script_of_package(uri).unwrap_or_else(|| uri.to_owned())
+    }
+
+    fn script_of_package(&self, uri: &str) -> Option<String> {
+        let module = self.modules.iter().find(|module| {
+            let name = module.build.name.as_deref().filter(|_| module.build.tool == Tool::Npm);
+            name.is_some_and(|name| {
+                uri == name || uri.strip_prefix(name).is_some_and(|rest| rest.starts_with('/'))
+            })
+        })?;
+        let name = module.build.name.as_deref()?;
+        let folder = if module.path == "." { "" } else { module.path.as_str() };
+        let rest = uri[name.len()..].trim_start_matches('/');
+        if rest.is_empty() {
+            let main = module.build.main.as_deref().map(|main| joined(folder, main));
+            let candidates = [main, Some(joined(folder, "index")), Some(joined(folder, "src/index"))];
+            return candidates.into_iter().flatten().find_map(|path| self.script_at(&path));
+        }
+        self.script_at(&joined(folder, rest))
+            .or_else(|| self.script_at(&joined(folder, &format!("src/{rest}"))))
+    }
+
+    /// The library at a path: with an extension of its own, one for a platform, or a folder's index.
+    fn script_at(&self, path: &str) -> Option<String> {
+        const ENDINGS: &[&str] = &["", ".native", ".ios", ".android", "/index", "/index.native"];
+        let known = |library: &str| self.scripts.contains(library);
+        let bare =
+            ["js", "jsx", "ts", "tsx", "mjs", "cjs"].iter().find_map(|e| path.strip_suffix(&format!(".{e}")));
+        let whole = ENDINGS.iter().map(|ending| format!("{path}{ending}")).find(|library| known(library));
+        whole.or_else(|| bare.filter(|library| known(library)).map(str::to_owned))
+    }
+
+    /// Notes which libraries there are, once all files are.
+    pub(super) fn note_scripts(mut self) -> Self {
+        let scripts = self.files.iter().filter(|file| matches!(file.language, Language::Script { .. }));
+        self.scripts = scripts.filter_map(library_of).map(str::to_owned).collect();
+        self
+    }
+}
+
+impl super::Alias {
+    fn stands_for(&self, uri: &str) -> bool {
+        match uri.strip_prefix(self.from.as_str()) {
+            Some("") => true,
+            Some(rest) => !self.exact && (self.from.ends_with('/') || rest.starts_with('/')),
+            None => false,
+        }
+    }
+}
+
 /// A relative path as seen from a folder.
-fn joined(folder: &str, path: &str) -> String {
+pub(super) fn joined(folder: &str, path: &str) -> String {
     let mut parts: Vec<&str> = folder.split('/').filter(|part| !part.is_empty()).collect();
     for part in path.split('/') {
         match part {

@@ -1,14 +1,17 @@
 //! From a folder to decoded source files: ignore rules, encodings, languages, modules.
 
+mod aliases;
 mod build;
 mod decode;
 mod gradle;
 mod language;
 mod library;
+mod package;
 mod pubspec;
 mod text;
 mod walk;
 
+pub use aliases::Alias;
 pub use build::{Build, Tool};
 pub use language::{Language, Resource};
 pub use library::library_of;
@@ -16,6 +19,7 @@ pub use text::Text;
 pub use walk::{discover, discover_without, from_texts};
 
 use crate::model::Skipped;
+use rustc_hash::FxHashSet;
 
 /// All that was found below a root.
 #[derive(Debug, Default)]
@@ -24,6 +28,10 @@ pub struct SourceTree {
     pub files: Vec<SourceFile>,
     /// Modules, sorted by path; the root is always one.
     pub modules: Vec<ModuleInfo>,
+    /// Short names for folders.
+    pub aliases: Vec<Alias>,
+    /// Libraries that are scripts.
+    pub(crate) scripts: FxHashSet<String>,
     /// Files that were left out or only partly read.
     pub skipped: Vec<Skipped>,
 }
@@ -73,7 +81,7 @@ impl SourceTree {
         let holds = |outer: &ModuleInfo| {
             let folder =
                 if outer.path == "." { "android".to_owned() } else { format!("{}/android", outer.path) };
-            outer.build.tool == Tool::Pub
+            matches!(outer.build.tool, Tool::Pub | Tool::Npm)
                 && (inner.path == folder || inner.path.starts_with(&format!("{folder}/")))
         };
         self.modules.iter().position(holds).filter(|_| inner.build.tool == Tool::Gradle)

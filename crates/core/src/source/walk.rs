@@ -1,5 +1,6 @@
 //! Walks the tree and reads what may matter, a file at a time on every core.
 
+use super::aliases::{self, Alias};
 use super::decode::decode;
 use super::language::is_test_source;
 use super::{Build, Language, ModuleInfo, SourceFile, SourceTree, Text};
@@ -57,14 +58,16 @@ pub fn discover_without(root: &Path, left_out: &[String]) -> Result<SourceTree, 
         let text = std::fs::read(root.join(path)).map(|bytes| decode(&bytes).text).unwrap_or_default();
         (path.clone(), text)
     });
-    let modules = modules(builds, &mut files);
-    Ok(SourceTree { files, modules, skipped: found.skipped })
+    let (aliases, builds) = configured(builds);
+    let modules = modules(builds.into_iter(), &mut files);
+    let tree = SourceTree { files, modules, aliases, skipped: found.skipped, ..SourceTree::default() };
+    Ok(tree.note_scripts())
 }
 
 /// A source tree from texts by path, as if they had been found in a folder.
 #[must_use]
 pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
-    let (builds, sources): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| Build::is_file(path));
+    let (builds, sources): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| is_configuration(path));
     let mut files: Vec<SourceFile> = sources
         .into_iter()
         .filter_map(|(path, text)| {
@@ -73,8 +76,9 @@ pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
         })
         .collect();
     files.sort_by(|a, b| a.path.cmp(&b.path));
+    let (aliases, builds) = configured(builds.into_iter());
     let modules = modules(builds.into_iter(), &mut files);
-    SourceTree { files, modules, skipped: Vec::new() }
+    SourceTree { files, modules, aliases, ..SourceTree::default() }.note_scripts()
 }
 
 #[derive(Default)]
@@ -120,9 +124,13 @@ fn note(root: &Path, entry: &DirEntry, found: &mut Found) {
             found.skipped.push(skip(path, "a symbolic link; not followed"));
         }
     } else if kind.is_file() {
+        if is_configuration(&path) {
+            found.builds.push(path.clone());
+        }
         if Build::is_file(&path) {
-            found.builds.push(path);
-        } else if let Some(language) = Language::of(&path).filter(|_| !is_test_source(&path)) {
+            return;
+        }
+        if let Some(language) = Language::of(&path).filter(|_| !is_test_source(&path)) {
             found.sources.push((path, language));
         }
     }
@@ -193,6 +201,19 @@ fn read(root: &Path, path: &str, language: Language) -> Outcome {
     let trouble = decoded.trouble.map(|reason| skip(path.to_owned(), &reason));
     let file = SourceFile { path: path.to_owned(), language, module: 0, text: Text::new(decoded.text) };
     Outcome::Read(Box::new(file), trouble)
+}
+
+fn is_configuration(path: &str) -> bool {
+    Build::is_file(path) || aliases::is_file(path)
+}
+
+/// Short names, and the texts of build files.
+fn configured(texts: impl Iterator<Item = (String, String)>) -> (Vec<Alias>, Vec<(String, String)>) {
+    let (builds, others): (Vec<_>, Vec<_>) = texts.partition(|(path, _)| Build::is_file(path));
+    let mut found: Vec<Alias> = others.iter().flat_map(|(path, text)| aliases::read(path, text)).collect();
+    // Those of the innermost folder count first.
+    found.sort_by_key(|alias| std::cmp::Reverse(alias.folder.len()));
+    (found, builds)
 }
 
 /// Gives every file the module with the longest matching folder. Files outside of any build file's

@@ -9,10 +9,13 @@ mod kotlin;
 mod markup;
 mod nodes;
 mod repair;
+mod script;
 mod tree;
 
 #[cfg(test)]
 mod dart_tests;
+#[cfg(test)]
+mod script_tests;
 #[cfg(test)]
 mod tests;
 
@@ -25,6 +28,9 @@ pub use nodes::{
 pub use tree::{Id, Import, Node, Tree};
 
 use crate::source::{Language, SourceFile, SourceTree, library_of};
+
+/// The name of an argument that holds all properties of an element.
+pub const PROPERTIES: &str = "<properties>";
 
 /// A file's content after parsing.
 #[derive(Debug)]
@@ -60,6 +66,7 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
         Language::Kotlin => kotlin::parse(file.text.as_str()),
         Language::Dart => dart::parse(file.text.as_str()),
         Language::Java => java::parse(file.text.as_str()),
+        Language::Script { elements } => script::parse(file.text.as_str(), elements),
         Language::Xml(_) => markup::parse(file.text.as_str()),
     };
     if let (Some(library), Body::Code(tree)) = (library_of(file), &mut body) {
@@ -69,10 +76,38 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
     Parsed { body, problem }
 }
 
+/// The entries of an object that a script writes out under a name, where both sides are plain text.
+pub(crate) fn text_entries(text: &str, name: &str) -> Vec<(String, String)> {
+    let (body, _) = script::parse(text, true);
+    let Body::Code(tree) = body else { return Vec::new() };
+    let plain = |id: Id| match tree.kind(id) {
+        Kind::Text(pieces) => match pieces.as_slice() {
+            [Piece::Text(text)] => Some(text.to_string()),
+            _ => None,
+        },
+        _ => None,
+    };
+    let maps = tree.ids().filter_map(|id| match tree.kind(id) {
+        Kind::Map(entries) => Some(entries),
+        _ => None,
+    });
+    let named = maps.flatten().filter(|entry| entry.key.and_then(plain).as_deref() == Some(name));
+    let inner = named.filter_map(|entry| match tree.kind(entry.value) {
+        Kind::Map(entries) => Some(entries),
+        _ => None,
+    });
+    inner.flatten().filter_map(|entry| Some((plain(entry.key?)?, plain(entry.value)?))).collect()
+}
+
 /// Puts libraries in the place of the URIs by which a file writes them.
 fn name_libraries(tree: &mut Tree, library: &str, file: &SourceFile, sources: &SourceTree) {
     for import in &mut tree.imports {
-        import.path = sources.library(file, &import.path).into();
+        import.path = match (&import.name, import.path.rsplit_once('.')) {
+            // A name of another file, or of this one under another.
+            (Some(_), Some((script::SELF, name))) => format!("{library}.{name}").into(),
+            (Some(_), Some((uri, name))) => format!("{}.{name}", sources.library(file, uri)).into(),
+            _ => sources.library(file, &import.path).into(),
+        };
     }
     tree.package = match (tree.is_part, tree.package.is_empty()) {
         (false, _) => library.into(),
@@ -89,6 +124,7 @@ pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
         Language::Kotlin => kotlin::DECLARING,
         Language::Dart => dart::DECLARING,
         Language::Java => java::DECLARING,
+        Language::Script { .. } => script::DECLARING,
         Language::Xml(_) => &[],
     }
 }

@@ -225,6 +225,14 @@ pub struct Entry {
     pub value: Id,
 }
 
+impl Arg {
+    /// Whether its place says which parameter it is for.
+    #[must_use]
+    pub fn is_by_place(&self) -> bool {
+        self.name.as_deref().is_none_or(|name| name == super::PROPERTIES)
+    }
+}
+
 /// A piece of a string.
 #[derive(Debug)]
 pub enum Piece {
@@ -265,6 +273,8 @@ pub struct TypeName {
     pub nullable: bool,
     /// Where it stands.
     pub span: Span,
+    /// The description of an object, where it is one that is written out.
+    pub described: Option<Id>,
 }
 
 impl Kind {

@@ -108,7 +108,7 @@ impl<'p> Values<'p> {
                 items.last().map_or_else(Value::unknown, |&last| self.eval_with(&expr.with(last), fuel))
             }
             Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
-            Kind::Class(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
+            Kind::Class(_) | Kind::Map(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             _ => Value::unknown(),
         };
         if values.len() > MAX_WAYS || values.is_empty() {
@@ -386,6 +386,9 @@ impl<'p> Values<'p> {
     }
 
     fn eval_call(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Vec<Value> {
+        if let Some(values) = self.eval_call_of_entry(expr, call, fuel) {
+            return values;
+        }
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(_)) => return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             Some(Def::Functions(functions)) => {

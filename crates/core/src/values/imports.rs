@@ -1,7 +1,7 @@
 //! What a file sees of others: its imports, their prefixes, and what imported files hand on.
 
 use super::{Def, Expr, Values};
-use crate::source::library_of;
+use crate::source::{Language, library_of};
 use crate::syntax::{Import, Kind};
 
 /// Exports of exports are followed this deep.
@@ -18,10 +18,18 @@ impl<'p> Values<'p> {
     /// What a name means by a file's imports.
     pub(super) fn imported(&self, file: u32, name: &str) -> Option<Def> {
         let imports = self.imports(file);
-        if let Some(import) = imports.iter().find(|import| import.name.as_deref() == Some(name)) {
-            return Some(self.at_path(&import.path).unwrap_or_else(|| Def::External(import.path.clone())));
-        }
         let is_library = library_of(self.program.source(file)).is_some();
+        let own = |import: &&Import| import.name.as_deref() == Some(name) && !import.exported;
+        if let Some(import) = imports.iter().find(own) {
+            let found = match import.path.rsplit_once('.').filter(|_| is_library) {
+                Some((library, member)) => self.in_library(library, member, 0).or_else(|| {
+                    self.ask_library(library, member, 0);
+                    None
+                }),
+                None => self.at_path(&import.path),
+            };
+            return Some(found.unwrap_or_else(|| Def::External(import.path.clone())));
+        }
         if is_library && (name.starts_with('_') || !self.program.is_top_level_name(name)) {
             return None;
         }
@@ -35,6 +43,15 @@ impl<'p> Values<'p> {
             return Some(found);
         }
         let file = self.program.file_of_library(path).filter(|_| depth < MAX_EXPORTS)?;
+        let given = |import: &&Import| import.exported && import.name.as_deref() == Some(name);
+        if let Some((library, own)) =
+            self.program.tree(file).imports.iter().find(given).and_then(|import| import.path.rsplit_once('.'))
+        {
+            return match library == path && own != name {
+                true => self.at_path(&format!("{path}.{own}")).or_else(|| self.imported(file, own)),
+                false => self.in_library(library, own, depth + 1),
+            };
+        }
         let exports = self.program.tree(file).imports.iter().filter(|i| i.exported && i.lets_in(name));
         exports.into_iter().find_map(|export| self.in_library(&export.path, name, depth + 1))
     }
@@ -79,6 +96,11 @@ impl<'p> Values<'p> {
         found
     }
 
+    /// Whether a file's language takes in nothing that it does not name.
+    pub(super) fn imports_all_by_name(&self, file: u32) -> bool {
+        matches!(self.program.source(file).language, Language::Script { .. })
+    }
+
     /// Asks the libraries in view that are not parsed for a name.
     pub(super) fn ask_libraries(&self, file: u32, name: &str) {
         if library_of(self.program.source(file)).is_some() && !name.starts_with('_') {
@@ -92,7 +114,16 @@ impl<'p> Values<'p> {
         if !self.program.is_parsed(file) {
             return self.program.ask_library(path, name);
         }
-        let exports = self.program.tree(file).imports.iter().filter(|i| i.exported && i.lets_in(name));
-        exports.for_each(|export| self.ask_library(&export.path, name, depth + 1));
+        let exports = self.program.tree(file).imports.iter().filter(|i| i.exported);
+        for export in exports {
+            if export.lets_in(name) {
+                self.ask_library(&export.path, name, depth + 1);
+            } else if export.name.as_deref() == Some(name)
+                && let Some((library, own)) = export.path.rsplit_once('.')
+                && library != path
+            {
+                self.ask_library(library, own, depth + 1);
+            }
+        }
     }
 }

@@ -21,7 +21,7 @@ impl Values<'_> {
         let may_trail = self.tree(at.at).idioms.trailing_lambdas && args.len() < params.len();
         let trailing = args.last().filter(lambda).filter(|_| may_trail);
         let rest = &args[..args.len() - usize::from(trailing.is_some())];
-        let mut unnamed = rest.iter().filter(|arg| arg.name.is_none());
+        let mut unnamed = rest.iter().filter(|arg| arg.is_by_place());
         for (i, &id) in params.iter().enumerate() {
             let Some(parameter) = tree.parameter(id) else { continue };
             let named = args.iter().find(|arg| arg.name.as_ref() == Some(&parameter.name));
@@ -61,6 +61,49 @@ impl Values<'_> {
     pub(super) fn object_env(&self, object: &Expr, fuel: &Fuel) -> Option<(Ref, Env)> {
         let (class, env) = self.own_env(object, fuel)?;
         Some((class, self.with_bases(class, env, 0)))
+    }
+
+    /// The value of a map or object under a name; the last one counts.
+    pub(super) fn entry(&self, object: &Expr, name: &str, fuel: &Fuel) -> Option<Expr> {
+        let _step = fuel.step()?;
+        let Kind::Map(entries) = self.kind(object.at) else { return None };
+        entries.iter().rev().find_map(|entry| match entry.key {
+            Some(key) => {
+                let own = match self.kind(object.with(key).at) {
+                    Kind::Text(_) | Kind::Name(_) | Kind::Member(_) => {
+                        self.eval_with(&object.with(key), fuel).first().and_then(|v| v.shape()?.plain())
+                    }
+                    _ => None,
+                };
+                (own.as_deref() == Some(name)).then(|| object.with(entry.value))
+            }
+            None => self.eval_with(&object.with(entry.value), fuel).into_iter().find_map(|value| match value
+                .datum
+            {
+                Datum::Object(inner) => self.entry(&inner, name, fuel),
+                _ => None,
+            }),
+        })
+    }
+
+    /// A call of a function that an object holds under a name: `paths.item(id)`.
+    pub(super) fn eval_call_of_entry(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Vec<Value>> {
+        let Kind::Member(member) = self.kind(expr.with(call.callee).at) else { return None };
+        let is_script = self.imports_all_by_name(expr.at.file);
+        let of = self.eval_with(&expr.with(member.of), fuel).into_iter().filter(|_| is_script);
+        let object = of.into_iter().find_map(|value| match value.datum {
+            Datum::Object(object) if matches!(self.kind(object.at), Kind::Map(_)) => Some(object),
+            _ => None,
+        })?;
+        let entry = self.entry(&object, &member.name, fuel)?;
+        let Kind::Lambda { params, body } = self.kind(entry.at) else { return None };
+        let env = self.bind(entry.at.file, params, &call.args, expr, entry.env.clone());
+        let body = Expr { at: Ref { file: entry.at.file, id: *body }, env };
+        let values = self.eval_body(&body, fuel).into_iter().map(|value| match value.datum {
+            Datum::Text(shape) => Value { datum: Datum::Text(shape.named()), form: Form::Computed, ..value },
+            datum => Value { datum, ..value },
+        });
+        Some(values.collect())
     }
 
     /// Adds what a class hands to its bases' constructors.
@@ -107,6 +150,11 @@ impl Values<'_> {
 
     /// A member of an object: its own, or its bases' with what it hands to their constructors.
     pub(super) fn member_of_object(&self, object: &Expr, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
+        if let Kind::Map(_) = self.kind(object.at) {
+            let entry = self.entry(object, name, fuel)?;
+            let values = self.eval_with(&entry, fuel).into_iter();
+            return Some(values.map(|value| named(value, &Def::Variable(entry.at))).collect());
+        }
         let (class, env) = self.object_env(object, fuel)?;
         self.member_of_made(class, env, name, fuel)
     }

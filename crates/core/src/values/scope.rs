@@ -1,6 +1,7 @@
 //! What a name means where it stands: locals, parameters, members, imports, packages.
 
 use super::{Expr, Fuel, Ref, Values};
+use crate::source::library_of;
 use crate::syntax::{Class, ClassKind, Handed, Id, Kind, Tree, TypeName};
 use smol_str::SmolStr;
 
@@ -49,9 +50,13 @@ impl<'p> Values<'p> {
         });
         // What is imported may stand in a file that is not parsed; so may a capitalised name.
         match &found {
-            None if name.starts_with(char::is_uppercase) => self.program.ask_for_name(name),
+            None if name.starts_with(char::is_uppercase) && !self.imports_all_by_name(at.file) => {
+                self.program.ask_for_name(name);
+            }
             None => self.ask_libraries(at.file, name),
-            Some(Def::External(path)) => self.program.ask_for_name(path.rsplit('.').next().unwrap_or(name)),
+            Some(Def::External(path)) if library_of(self.program.source(at.file)).is_none() => {
+                self.program.ask_for_name(path.rsplit('.').next().unwrap_or(name));
+            }
             _ => {}
         }
         found

@@ -498,6 +498,7 @@ impl Dart<'_> {
             args: child(node, "type_arguments").map(|n| self.type_args(n)).unwrap_or_default(),
             nullable: has(node, "?"),
             span: Span { start: span(*first).start, end: span(*last).end },
+            described: None,
         }
     }
 

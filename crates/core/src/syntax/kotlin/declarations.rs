@@ -239,7 +239,7 @@ impl Kotlin<'_> {
                 let parts: Vec<_> = named(node).into_iter().filter(|n| n.kind() == "identifier").collect();
                 let name = parts.iter().map(|n| self.0.name(*n).to_string()).collect::<Vec<_>>().join(".");
                 let args = child(node, "type_arguments").map(|n| self.type_args(n)).unwrap_or_default();
-                TypeName { name: name.into(), args, nullable: false, span: span(node) }
+                TypeName { name: name.into(), args, nullable: false, span: span(node), described: None }
             }
             "nullable_type" => {
                 let inner = named(node).into_iter().find(|n| is_type(*n)).map(|n| self.type_name(n));
