@@ -27,12 +27,12 @@ pub(super) fn add(
         graph.containers.push(Container {
             hosted: fact.is_host,
             start_in_code: fact.open_start.then_some(None),
+            incomplete: fact.open,
             fact,
             parents,
             start: None,
             starts: Vec::new(),
             broken: false,
-            incomplete: false,
             is_app: false,
         });
     }
@@ -178,7 +178,8 @@ pub(super) fn add_routes(
     let key = |fact: &RouteFact| (!fact.launcher, fact.container.is_none());
     facts.sort_by(|a, b| (a.at, &a.name, key(a)).cmp(&(b.at, &b.name, key(b))));
     for fact in facts {
-        let group = by_key.get(&crate::recover::ContainerKey(fact.at)).copied();
+        let held = fact.holds.and_then(|key| by_key.get(&key).copied());
+        let group = held.or_else(|| by_key.get(&crate::recover::ContainerKey(fact.at)).copied());
         // A graph that a host shows is no route; one that others hold is.
         if group.is_some_and(|group| {
             graph.containers[group].fact.resource.is_some() && graph.containers[group].parents.is_empty()
@@ -206,6 +207,9 @@ pub(super) fn add_routes(
         let container = fact.container.and_then(|key| by_key.get(&key).copied());
         let entry = fact.launcher || !fact.deep_links.is_empty();
         let parameters = fact.parameters.clone();
+        if let (Some(inner), Some(outer)) = (held, container) {
+            graph.containers[inner].parents.push(outer);
+        }
         graph.routes.push(Route {
             screen,
             container,
@@ -220,12 +224,31 @@ pub(super) fn add_routes(
             fact,
         });
     }
+    stand_where_shown(graph);
     find_duplicates(graph);
     graph.index_names();
     shadows::find(graph);
     find_starts(graph);
     graph.namespaces = namespaces(values);
     graph.classes = values.program().classes().map(|class| values.program().path(class).to_owned()).collect();
+}
+
+/// A navigator that a screen shows stands in what the screen's routes stand in.
+fn stand_where_shown(graph: &mut Graph<'_>) {
+    for screen in 0..graph.screens.len() {
+        let hosts = graph.screens[screen].hosts.clone();
+        let inner = hosts.into_iter().filter(|&host| graph.containers[host].fact.stands_where_shown);
+        for inner in inner.collect::<Vec<_>>() {
+            for route in graph.screens[screen].routes.clone() {
+                let outer = graph.routes[route].container;
+                if graph.routes[route].is_group() {
+                    graph.routes[route].group = Some(inner);
+                }
+                let parents = &mut graph.containers[inner].parents;
+                parents.extend(outer.filter(|outer| *outer != inner && !parents.contains(outer)));
+            }
+        }
+    }
 }
 
 /// Activities that something opens and no manifest declares are routes at their class.
@@ -261,11 +284,19 @@ fn undeclared_activities(
 /// shape in one host the earlier takes all calls.
 fn find_duplicates(graph: &mut Graph<'_>) {
     let mut last: FxHashMap<(usize, String), usize> = FxHashMap::default();
+    let mut named: FxHashMap<(usize, String), Vec<usize>> = FxHashMap::default();
     let mut in_order: Vec<usize> = (0..graph.routes.len()).collect();
     in_order.sort_by_key(|&i| graph.routes[i].fact.order);
     for i in in_order {
         let route = &graph.routes[i];
         let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
+        if route.fact.style.first_of_a_name_counts() {
+            let earlier = named.entry((container, route.fact.name.clone())).or_default();
+            let winner = earlier.iter().copied().find(|&other| !exclude(&graph.routes[other], route));
+            earlier.push(i);
+            graph.routes[i].loses_to = winner;
+            continue;
+        }
         let Some(pattern) = &route.fact.pattern else {
             if let Some(earlier) = last.insert((container, route.fact.name.clone()), i) {
                 graph.routes[earlier].loses_to = Some(i);
@@ -279,6 +310,12 @@ fn find_duplicates(graph: &mut Graph<'_>) {
             graph.routes[i].loses_to = Some(winner);
         }
     }
+}
+
+/// Whether two routes stand in different arms of one choice: they are never there at once.
+fn exclude(one: &Route, other: &Route) -> bool {
+    let arms = &other.fact.arms;
+    one.fact.arms.iter().any(|(choice, arm)| arms.iter().any(|(same, own)| same == choice && own != arm))
 }
 
 /// Whether a route is written around another.

@@ -327,6 +327,7 @@ impl Call {
     #[must_use]
     pub fn literal_severity(&self) -> Severity {
         match self.fact.form {
+            _ if self.fact.checked => Severity::Note,
             Form::Typed => Severity::Note,
             _ => Severity::Warning,
         }

@@ -73,6 +73,8 @@ words! {
         GoRouter = "go-router",
         /// Annotated pages listed in a router class.
         AutoRoute = "auto-route",
+        /// Screens that are elements of navigators, or entries of their objects.
+        StackComponent = "stack-component",
     }
 }
 
@@ -80,13 +82,19 @@ impl Style {
     /// Whether its routes are named by text.
     #[must_use]
     pub fn names_are_text(self) -> bool {
-        matches!(self, Self::ComposeString | Self::NamedTable | Self::GoRouter)
+        matches!(self, Self::ComposeString | Self::NamedTable | Self::GoRouter | Self::StackComponent)
     }
 
     /// Whether its declarations are asked one after the other, and the first that fits takes a call.
     #[must_use]
     pub fn asks_in_order(self) -> bool {
         matches!(self, Self::NamedTable | Self::GoRouter | Self::AutoRoute)
+    }
+
+    /// Whether the first of several declarations of a name in one container takes its calls.
+    #[must_use]
+    pub fn first_of_a_name_counts(self) -> bool {
+        matches!(self, Self::StackComponent)
     }
 
     /// What apps in this style are built for.
@@ -100,6 +108,7 @@ impl Style {
             | Self::FragmentSwap
             | Self::Voyager => Platform::Android,
             Self::PushBuilder | Self::NamedTable | Self::GoRouter | Self::AutoRoute => Platform::Flutter,
+            Self::StackComponent => Platform::ReactNative,
         }
     }
 }

@@ -10,6 +10,7 @@ mod code;
 mod constructor;
 mod facts;
 mod flutter;
+mod react_native;
 
 #[cfg(test)]
 pub(crate) mod testing;
@@ -55,6 +56,8 @@ pub const STYLES: &[StyleRecoverer] = &[
     flutter::named_table::RECOVERER,
     flutter::go_router::RECOVERER,
     flutter::auto_route::RECOVERER,
+    react_native::COMPONENTS,
+    react_native::stack_component::RECOVERER,
 ];
 
 /// What the platforms' own classes do.

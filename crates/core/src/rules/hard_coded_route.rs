@@ -64,8 +64,9 @@ fn starts(graph: &Graph<'_>, sink: &mut Sink) {
         graph.containers.iter().filter(|container| container.start.is_some() && !container.broken)
     {
         for start in container.fact.starts.iter().filter(|start| start.literal) {
-            let report =
+            let mut report =
                 Report::new(start.at, &start.name, format!("the start `{}` is written in place", start.name));
+            report.severity = start.checked.then_some(Severity::Note);
             let held = graph.constants.iter().find(|constant| constant.value == start.name);
             sink.push(match held {
                 Some(constant) => report

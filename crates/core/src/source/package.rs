@@ -8,11 +8,15 @@ pub(super) fn read(text: &str) -> Build {
     let Ok(root) = json5::from_str::<Value>(text) else { return Build::default() };
     let text = |name: &str| root.get(name).and_then(Value::as_str).map(str::to_owned);
     let sections = ["dependencies", "devDependencies", "peerDependencies"];
-    let depends_on = sections.iter().filter_map(|section| root.get(section)?.as_object());
+    let packages = sections.iter().filter_map(|section| root.get(section)?.as_object()).flatten();
+    let versions: Vec<(String, String)> = packages
+        .map(|(name, version)| (name.clone(), version.as_str().unwrap_or_default().to_owned()))
+        .collect();
     Build {
         name: text("name"),
         main: text("main"),
-        depends_on: depends_on.flat_map(|section| section.keys().cloned()).collect(),
+        depends_on: versions.iter().map(|(name, _)| name.clone()).collect(),
+        versions,
         ..Build::default()
     }
 }

@@ -2,6 +2,7 @@
 
 use super::{Datum, Def, Expr, Fuel, Ref, Shape, Step, Type, Value, Values};
 use crate::syntax::{Call, ClassKind, Id, Kind, TypeName};
+use smol_str::SmolStr;
 
 impl<'p> Values<'p> {
     /// What a parameter's name stands for, where it is bound.
@@ -25,6 +26,48 @@ impl<'p> Values<'p> {
             Def::It(lambda) => self.handed(lambda).map(|of| expr.with(of)),
             _ => None,
         }
+    }
+
+    /// The imported path of what is not in the source: `library.name`.
+    #[must_use]
+    pub fn external(&self, expr: &Expr) -> Option<SmolStr> {
+        match self.definition(expr, &Fuel::new())? {
+            Def::External(path) => Some(path),
+            _ => None,
+        }
+    }
+
+    /// The class that a name stands for.
+    #[must_use]
+    pub fn class_meant(&self, expr: &Expr) -> Option<Ref> {
+        match self.definition(expr, &Fuel::new())? {
+            Def::Class(class) => Some(class),
+            _ => None,
+        }
+    }
+
+    /// What a file taken in where it is used gives by default.
+    #[must_use]
+    pub fn default_of(&self, expr: &Expr) -> Option<Def> {
+        let prefix = self.import_prefix(expr)?;
+        self.behind_prefix(expr.at.file, prefix, "default")
+    }
+
+    /// The path of the file that is taken in where it is used.
+    #[must_use]
+    pub fn library_taken_in(&self, expr: &Expr) -> Option<SmolStr> {
+        let prefix = self.import_prefix(expr)?;
+        let imports = &self.tree(expr.at).imports;
+        imports
+            .iter()
+            .find(|import| import.prefix.as_deref() == Some(prefix))
+            .map(|import| import.path.clone())
+    }
+
+    /// What a name means, as seen from where it stands.
+    #[must_use]
+    pub fn meaning(&self, expr: &Expr) -> Option<Def> {
+        self.definition(expr, &Fuel::new())
     }
 
     /// Whether a call is of a function that the source declares.

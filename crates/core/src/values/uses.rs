@@ -230,6 +230,7 @@ impl<'p> Values<'p> {
             Some(Def::Functions(found)) => {
                 found.into_iter().flat_map(|base| self.with_overrides(base)).collect()
             }
+            Some(Def::Class(class)) if self.imports_all_by_name(at.file) => vec![class],
             _ => Vec::new(),
         }
     }

@@ -90,6 +90,8 @@ pub struct CallFact {
     pub open: bool,
     /// Route text written in place.
     pub literal: Option<Literal>,
+    /// The compiler checks the name against the declared ones.
+    pub checked: bool,
     /// The constant that names the target.
     pub constant: Option<Ref>,
     /// The host whose controller makes it, where it is not the nearest one.
@@ -115,6 +117,7 @@ impl CallFact {
             arguments: Vec::new(),
             open: false,
             literal: None,
+            checked: false,
             constant: None,
             host: None,
             steps: 1,

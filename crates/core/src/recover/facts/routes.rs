@@ -51,6 +51,10 @@ pub struct RouteFact {
     pub parent: Option<RouteKey>,
     /// Which of several declarations that fit is asked first.
     pub order: usize,
+    /// The container that it shows whole.
+    pub holds: Option<ContainerKey>,
+    /// The arms that it stands in of choices made at run time: the choice, and which arm.
+    pub arms: Vec<(Ref, usize)>,
     /// The token that declares it.
     pub at: At,
 }
@@ -78,6 +82,8 @@ impl RouteFact {
             also: Vec::new(),
             parent: None,
             order: 0,
+            holds: None,
+            arms: Vec::new(),
             at,
         }
     }
@@ -144,6 +150,10 @@ pub struct ContainerFact {
     pub is_app: bool,
     /// Nothing in it answers an unknown name: where that could be said.
     pub no_fallback: Option<At>,
+    /// It stands in whatever shows its screen.
+    pub stands_where_shown: bool,
+    /// More routes may be declared in it than are known.
+    pub open: bool,
 }
 
 impl ContainerFact {
@@ -165,6 +175,8 @@ impl ContainerFact {
             sight: Sight::Anywhere,
             is_app: false,
             no_fallback: None,
+            stands_where_shown: false,
+            open: false,
         }
     }
 }
@@ -187,6 +199,8 @@ pub struct StartFact {
     pub name: String,
     /// It is text written in place, where it could be a constant.
     pub literal: bool,
+    /// The compiler checks it against the declared names.
+    pub checked: bool,
     /// Where it is said.
     pub at: At,
 }

@@ -81,10 +81,14 @@ fn starts(start: &Expr, values: &Values<'_>) -> Option<Vec<StartFact>> {
     let named = found.iter().map(|value| {
         let words = value.shape().is_some_and(Shape::has_literal_words);
         let literal = value.form == Form::Literal && words;
-        value.shape().and_then(Shape::plain).map(|name| StartFact { name, literal, at }).or_else(|| {
-            let class = values.object_class(value)?;
-            Some(StartFact { name: values.class_path(class), literal: false, at })
-        })
+        value
+            .shape()
+            .and_then(Shape::plain)
+            .map(|name| StartFact { name, literal, checked: false, at })
+            .or_else(|| {
+                let class = values.object_class(value)?;
+                Some(StartFact { name: values.class_path(class), literal: false, checked: false, at })
+            })
     });
     named.collect()
 }

@@ -43,7 +43,7 @@ fn router(at: Ref, call: &Call, routes: &Expr, values: &Values<'_>, facts: &mut 
     let initial = named(at, call, "initialLocation");
     let starts = match &initial {
         Some(initial) => starts(initial, values),
-        None => Some(vec![StartFact { name: "/".to_owned(), literal: false, at: key.0 }]),
+        None => Some(vec![StartFact { name: "/".to_owned(), literal: false, checked: false, at: key.0 }]),
     };
     facts.containers.push(ContainerFact {
         open_start: open || starts.is_none(),
@@ -63,7 +63,7 @@ fn starts(initial: &Expr, values: &Values<'_>) -> Option<Vec<StartFact>> {
     let literal = found.form == Form::Literal && found.shapes.iter().any(Shape::has_literal_words);
     let names = found.shapes.iter().map(Shape::plain);
     let starts: Option<Vec<StartFact>> =
-        names.map(|name| Some(StartFact { name: name?, literal, at })).collect();
+        names.map(|name| Some(StartFact { name: name?, literal, checked: false, at })).collect();
     starts.filter(|starts| !starts.is_empty())
 }
 
@@ -150,6 +150,7 @@ impl Tree<'_, '_> {
         let first = self.facts.routes.get(before).map(|route| StartFact {
             name: route.name.clone(),
             literal: false,
+            checked: false,
             at: route.at,
         });
         let starts = initial.unwrap_or_else(|| first.into_iter().collect());

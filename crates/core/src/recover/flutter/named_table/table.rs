@@ -146,7 +146,12 @@ fn with_start(fact: ContainerFact, table: &Table<'_, '_>, said: bool) -> Contain
     let root = table.routes.iter().find(|route| route.name == "/");
     let only = table.routes.iter().find(|route| route.style == Style::PushBuilder);
     let start = root.or(only).filter(|_| !said);
-    let start = start.map(|route| StartFact { name: route.name.clone(), literal: false, at: route.at });
+    let start = start.map(|route| StartFact {
+        name: route.name.clone(),
+        literal: false,
+        checked: false,
+        at: route.at,
+    });
     let starts: Vec<StartFact> = fact.starts.iter().cloned().chain(start).collect();
     ContainerFact { open_start: starts.is_empty() || table.open, starts, ..fact }
 }
@@ -155,7 +160,7 @@ fn starts(initial: &Expr, values: &Values<'_>) -> Vec<StartFact> {
     let at = code::node_at(initial.at, values);
     let named = values.eval(initial).into_iter().filter_map(|value| {
         let literal = value.form == Form::Literal && value.shape()?.has_literal_words();
-        Some(StartFact { name: value.shape()?.plain()?, literal, at })
+        Some(StartFact { name: value.shape()?.plain()?, literal, checked: false, at })
     });
     named.collect()
 }

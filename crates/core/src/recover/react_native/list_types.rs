@@ -1,0 +1,145 @@
+//! Lists of parameters as types: which list a navigation object is checked against, and what a route
+//! takes by it (reactnavigation.org, "Type checking with TypeScript").
+
+use crate::model::Via;
+use crate::recover::{At, ParameterFact};
+use crate::syntax::{Kind, TypeName};
+use crate::values::{Def, Ref, Values};
+
+/// Types of types are followed this deep.
+const MAX_DEPTH: usize = 8;
+
+/// The list of parameters that a type of properties, of a route or of a navigation object names.
+pub(super) fn list_of(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Ref> {
+    list_at(ty, at, 0, values)
+}
+
+fn list_at(ty: &TypeName, at: Ref, depth: usize, values: &Values<'_>) -> Option<Ref> {
+    if depth > MAX_DEPTH {
+        return None;
+    }
+    if let Some(own) = class_of(ty, at, values) {
+        return supers(own, values).into_iter().find_map(|(at, base)| list_at(base, at, depth + 1, values));
+    }
+    let first = ty.args.first()?;
+    match ty.simple() {
+        name if name.starts_with("Composite") => list_at(first, at, depth + 1, values),
+        name if name == "StaticScreenProps" => None,
+        name if name.contains("Navigation") || name.ends_with("Props") || name.ends_with("Prop") => {
+            class_of(first, at, values).filter(|&list| is_list(list, values))
+        }
+        _ => None,
+    }
+}
+
+/// Whether a type declares names at all: an open record checks nothing.
+pub(super) fn is_list(list: Ref, values: &Values<'_>) -> bool {
+    values.lineage(list).iter().any(|&at| values.class(at).is_some_and(|class| !class.members.is_empty()))
+}
+
+fn class_of(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Ref> {
+    match ty.described {
+        Some(id) => Some(Ref { file: at.file, id }),
+        None if ty.name.is_empty() => None,
+        None => values.class_named(at, &ty.name),
+    }
+}
+
+/// The types that one of the source is put together from, those of its own bases included.
+fn supers<'p>(own: Ref, values: &Values<'p>) -> Vec<(Ref, &'p TypeName)> {
+    let lineage = values.lineage(own).into_iter();
+    let all = lineage.filter_map(|at| Some((at, values.class(at)?)));
+    all.flat_map(|(at, class)| class.supers.iter().map(move |base| (at, &base.ty))).collect()
+}
+
+/// What a list says that a route takes; `None` where it says nothing of it.
+pub(super) fn of_list(list: Ref, route: &str, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    let (at, ty) = member(list, route, values)?;
+    parameters(ty, at, values)
+}
+
+/// What a component's properties say that it takes.
+pub(super) fn of_component(component: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    let tree = values.tree(component);
+    let ty = match tree.kind(component.id) {
+        Kind::Function(function) => tree.parameter(*function.params.first()?)?.ty.as_ref()?,
+        Kind::Class(class) => class.supers.first()?.ty.args.first()?,
+        _ => return None,
+    };
+    of_properties(ty, component, 0, values)
+}
+
+fn of_properties(ty: &TypeName, at: Ref, depth: usize, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    if depth > MAX_DEPTH {
+        return None;
+    }
+    if let Some(own) = class_of(ty, at, values) {
+        let by_base =
+            supers(own, values).into_iter().find_map(|(at, base)| of_properties(base, at, depth + 1, values));
+        return by_base.or_else(|| {
+            let (at, route) = member(own, "route", values)?;
+            of_route(route, at, values)
+        });
+    }
+    match ty.simple() {
+        "StaticScreenProps" => parameters(ty.args.first()?, at, values),
+        name if name.starts_with("Composite") => of_properties(ty.args.first()?, at, depth + 1, values),
+        name if name.ends_with("ScreenProps") || name.ends_with("RouteProp") => of_pair(ty, at, values),
+        _ => None,
+    }
+}
+
+/// `RouteProp<List, 'Name'>`, or an object with `params`.
+fn of_route(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    match class_of(ty, at, values) {
+        Some(own) => {
+            let (at, held) = member(own, "params", values)?;
+            parameters(held, at, values)
+        }
+        None => of_pair(ty, at, values),
+    }
+}
+
+fn of_pair(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    let [list, name, ..] = ty.args.as_slice() else { return None };
+    of_list(class_of(list, at, values)?, name.name.trim_matches(['\'', '"']), values)
+}
+
+fn member<'p>(class: Ref, name: &str, values: &Values<'p>) -> Option<(Ref, &'p TypeName)> {
+    let Def::Variable(at) = values.member_of_class(class, name)? else { return None };
+    Some((at, values.tree(at).variable(at.id)?.ty.as_ref()?))
+}
+
+/// The parameters that a type names; `None` where it does not say which.
+fn parameters(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    if matches!(ty.simple(), "undefined" | "null" | "never" | "NavigatorScreenParams") {
+        return Some(Vec::new());
+    }
+    let own = class_of(ty, at, values)?;
+    if !values.external_bases(own).is_empty() {
+        return None;
+    }
+    let mut found: Vec<ParameterFact> = Vec::new();
+    for class in values.lineage(own) {
+        let tree = values.tree(class);
+        for &id in values.class(class).map(|class| class.members.as_slice()).unwrap_or_default() {
+            let Some(variable) = tree.variable(id) else { continue };
+            if found.iter().any(|known| known.name == variable.name) {
+                continue;
+            }
+            let written = variable.ty.as_ref().map(TypeName::written).filter(|ty| !ty.is_empty());
+            found.push(ParameterFact {
+                name: variable.name.to_string(),
+                ty: written,
+                required: !variable.is("optional")
+                    && !ty.nullable
+                    && !variable.ty.as_ref().is_some_and(|ty| ty.nullable),
+                nullable: variable.is("optional") || variable.ty.as_ref().is_some_and(|ty| ty.nullable),
+                default: None,
+                via: Via::Argument,
+                at: At { file: class.file, span: variable.name_span },
+            });
+        }
+    }
+    Some(found)
+}

@@ -1,0 +1,36 @@
+//! React Native: navigators whose screens are elements or entries, and calls on what they hand over.
+
+mod components;
+mod element;
+mod list_types;
+mod navigation;
+mod navigators;
+
+pub(super) mod stack_component;
+
+pub(in crate::recover) use components::RECOVERER as COMPONENTS;
+
+#[cfg(test)]
+mod stack_component_tests;
+
+use crate::source::Language;
+use crate::values::Values;
+
+/// What React Native apps are written in.
+const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::Script { .. });
+
+/// The package whose version says how names are looked up.
+const NATIVE: &str = "@react-navigation/native";
+
+/// Whether a file's module uses a version in which a name is only looked for in the navigators around
+/// the caller (reactnavigation.org, "Upgrading from 6.x").
+fn looks_only_around(file: u32, values: &Values<'_>) -> bool {
+    let sources = values.program().sources();
+    let module = sources.modules.get(values.program().source(file).module);
+    let asked = module.and_then(|module| module.build.versions.iter().find(|(name, _)| name == NATIVE));
+    let major = asked.and_then(|(_, version)| {
+        let digits = version.trim_start_matches(|c: char| !c.is_ascii_digit());
+        digits.split('.').next()?.parse::<u32>().ok()
+    });
+    major.is_some_and(|major| major >= 7)
+}

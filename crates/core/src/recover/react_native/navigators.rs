@@ -1,0 +1,66 @@
+//! Navigators: what makes one, and its parts (reactnavigation.org, "Navigator", "Screen", "Group").
+
+use crate::recover::code;
+use crate::syntax::Kind;
+use crate::values::{Expr, Ref, Values};
+
+/// A part of a navigator.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub(super) enum Part {
+    /// What shows the screens.
+    Navigator,
+    /// One of them.
+    Screen,
+    /// Several of them.
+    Group,
+}
+
+impl Part {
+    fn of(name: &str) -> Option<Self> {
+        match name {
+            "Navigator" => Some(Self::Navigator),
+            "Screen" => Some(Self::Screen),
+            "Group" => Some(Self::Group),
+            _ => None,
+        }
+    }
+}
+
+/// The part of a navigator that an element is of, and the call that makes the navigator.
+pub(super) fn part(callee: &Expr, values: &Values<'_>) -> Option<(Ref, Part)> {
+    part_at(callee, 0, values)
+}
+
+fn part_at(callee: &Expr, depth: usize, values: &Values<'_>) -> Option<(Ref, Part)> {
+    match values.kind(callee.at) {
+        Kind::Member(member) => {
+            let part = Part::of(&member.name)?;
+            Some((created(&callee.with(member.of), values)?, part))
+        }
+        // Taken apart: `const { Navigator, Screen } = create…()`.
+        Kind::Name(name) if name.starts_with(char::is_uppercase) => {
+            let behind = values.value_behind(callee).filter(|behind| behind.at != callee.at && depth < 4)?;
+            matches!(values.kind(behind.at), Kind::Member(_) | Kind::Name(_)).then_some(())?;
+            part_at(&behind, depth + 1, values)
+        }
+        _ => None,
+    }
+}
+
+/// The call that makes a navigator.
+pub(super) fn created(of: &Expr, values: &Values<'_>) -> Option<Ref> {
+    let made = values.built(of).root;
+    is_creator(&made, values).then_some(made.at)
+}
+
+/// Whether a call makes a navigator: `createNativeStackNavigator()` and its like. Those of the older
+/// packages make components.
+pub(super) fn is_creator(expr: &Expr, values: &Values<'_>) -> bool {
+    let Some(call) = values.tree(expr.at).call(expr.at.id) else { return false };
+    let name = code::callee_name(expr.at, values);
+    name.starts_with("create")
+        && name.ends_with("Navigator")
+        && name.len() > "createNavigator".len()
+        && !values.calls_own_function(expr, call)
+        && values.external(&expr.with(call.callee)).is_none_or(|path| !path.starts_with("react-navigation"))
+}

@@ -1,0 +1,141 @@
+//! Calls on navigation objects, and links.
+
+use super::actions::{METHODS, Step, step};
+use crate::model::{Form, Style, Verb};
+use crate::recover::react_native::element::{element, key_of, property};
+use crate::recover::react_native::navigation::{Navigation, global_list, method_of, methods};
+use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Literal, Slot, TargetFact, code};
+use crate::syntax::Kind;
+use crate::values::{Expr, Ref, Shape, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for method in methods(file, values, METHODS) {
+        let at = Expr::new(method.at);
+        let args: Vec<Expr> = method.call.args.iter().map(|arg| at.with(arg.value)).collect();
+        let Some(step) = step(method.name, &args, values) else { continue };
+        // An action says nothing of the list that the object is checked against.
+        let checked = method.on.list.is_some() && !matches!(method.name, "dispatch" | "resetRoot");
+        add(method.at, &step, &method.on, checked, values, facts);
+    }
+    handed_over(file, values, facts);
+    links(file, values, facts);
+}
+
+/// `onPress={navigation.goBack}`: a method that is handed over and not called.
+fn handed_over(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for (name, verb) in [("goBack", Verb::Back), ("popToTop", Verb::BackTo)] {
+        for &at in values.program().uses_in(file, name) {
+            let Some(parent) = tree.node(at.id).parent else { continue };
+            let handed = match tree.kind(parent) {
+                Kind::Call(call) => call.callee != at.id,
+                Kind::Map(_) => true,
+                _ => false,
+            };
+            let span = tree.last_name(at.id).map_or(tree.span(at.id), |(_, span)| span);
+            if handed && method_of(&Expr::new(at), values).is_some() {
+                facts.calls.push(CallFact::new(Style::StackComponent, verb, at, At { file, span }));
+            }
+        }
+    }
+}
+
+/// One call for each place that says where it leads.
+fn add(at: Ref, step: &Step, on: &Navigation, checked: bool, values: &Values<'_>, facts: &mut Facts) {
+    let Some(name) = &step.name else {
+        let fact = CallFact::new(Style::StackComponent, step.verb, at, code::callee_at(at, values));
+        facts.calls.push(CallFact { steps: step.steps, host: on.host.clone(), ..fact });
+        return;
+    };
+    for site in values.sites(at, name.at.id) {
+        let bound = |expr: &Expr| match expr.at.file == at.file && expr.env.is_none() {
+            true => Expr { at: expr.at, env: site.env.clone() },
+            false => expr.clone(),
+        };
+        let target = bound(name);
+        let through_wrapper = site.at != at;
+        let written_as_is = !matches!(values.kind(name.at), Kind::Cast { .. });
+        let place = code::callee_at(site.at, values);
+        let base = CallFact::new(Style::StackComponent, step.verb, site.at, place);
+        let fact = by_name(base, &target, values);
+        let (arguments, open) =
+            step.params.as_ref().map(|params| passed(&bound(params), values)).unwrap_or_default();
+        facts.calls.push(CallFact {
+            arguments,
+            open: open || step.merges,
+            checked: checked && written_as_is && !through_wrapper,
+            host: if step.nested { Some(HostHint::Any) } else { on.host.clone() },
+            ..fact
+        });
+    }
+}
+
+fn by_name(base: CallFact, target: &Expr, values: &Values<'_>) -> CallFact {
+    let found = values.eval(target);
+    let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
+    let literal = shapes.iter().find(|shape| shape.has_literal_words());
+    CallFact {
+        written: values.written(code::seen_through(target, values).at),
+        form: match found.as_slice() {
+            [one] => one.form,
+            _ => Form::Computed,
+        },
+        constant: found.iter().find_map(|value| value.constant),
+        literal: literal.map(|shape| Literal { text: shape.value() }),
+        target: match shapes.is_empty() || shapes.iter().all(Shape::is_blank) {
+            true => TargetFact::Unknown,
+            false => TargetFact::Named(shapes),
+        },
+        ..base
+    }
+}
+
+/// What an object passes by its keys; whether there may be more.
+pub(super) fn passed(params: &Expr, values: &Values<'_>) -> (Vec<ArgumentFact>, bool) {
+    let params = code::seen_through(params, values);
+    if matches!(values.kind(params.at), Kind::Null) {
+        return (Vec::new(), false);
+    }
+    let Some(entries) = values.entries(&params) else { return (Vec::new(), true) };
+    let known: Vec<ArgumentFact> = entries
+        .known
+        .iter()
+        .filter_map(|(key, value)| {
+            let name = key_of(key, values)?;
+            Some(code::argument(Slot::Name(name), value, values))
+        })
+        .collect();
+    let open = entries.open || known.len() < entries.known.len();
+    (known, open)
+}
+
+/// `<Link screen="…" params={…}>`, `useLinkProps({ screen, params })`.
+fn links(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let checked = global_list(values).is_some();
+    for (at, call) in code::calls(file, values, &["Link", "useLinkProps"]) {
+        let here = Expr::new(at);
+        let path = values.external(&here.with(call.callee));
+        if !path.is_some_and(|path| path.starts_with("@react-navigation/")) {
+            continue;
+        }
+        let Some(object) = element(&here, values)
+            .and_then(|_| call.args.first())
+            .or(call.args.first())
+            .map(|arg| here.with(arg.value))
+        else {
+            continue;
+        };
+        let to = property(&object, "to", values).unwrap_or_else(|| object.clone());
+        let Some(name) = property(&to, "screen", values) else { continue };
+        let typed = checked || !call.types.is_empty();
+        let step = Step {
+            verb: Verb::Link,
+            name: Some(name),
+            params: property(&to, "params", values),
+            merges: false,
+            steps: 1,
+            nested: false,
+        };
+        add(at, &step, &Navigation::default(), typed, values, facts);
+    }
+}

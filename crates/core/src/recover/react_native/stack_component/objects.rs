@@ -1,0 +1,126 @@
+//! Navigators declared as objects (reactnavigation.org, "Static configuration").
+
+use super::routes::{Named, key_of_object, route};
+use super::tree::{sight, start_said};
+use crate::recover::react_native::components::shown;
+use crate::recover::react_native::element::{key_of, property};
+use crate::recover::react_native::navigators::is_creator;
+use crate::recover::{ContainerFact, ContainerKey, Facts, RouteFact, StartFact, code};
+use crate::syntax::Kind;
+use crate::values::{Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Some(call) = tree.call(id) else { continue };
+        let at = Ref { file, id };
+        let Some(arg) = call.args.first().filter(|_| code::callee_name(at, values).starts_with("create"))
+        else {
+            continue;
+        };
+        let object = Expr::new(at).with(arg.value);
+        if is_creator(&Expr::new(at), values) && is_object(&object, values) {
+            navigator(at, &object, values, facts);
+        }
+    }
+}
+
+fn is_object(object: &Expr, values: &Values<'_>) -> bool {
+    property(object, "screens", values).is_some() || property(object, "groups", values).is_some()
+}
+
+fn navigator(created: Ref, object: &Expr, values: &Values<'_>, facts: &mut Facts) {
+    let key = key_of_object(created, values);
+    let (mut routes, mut open) = (Vec::new(), false);
+    screens(created, object, key, values, facts, &mut routes, &mut open);
+    let groups = property(object, "groups", values).and_then(|groups| values.entries(&groups));
+    for (_, group) in groups.map(|groups| groups.known).unwrap_or_default() {
+        screens(created, &group, key, values, facts, &mut routes, &mut open);
+    }
+    let said = property(object, "initialRouteName", values);
+    let first = || {
+        routes.first().map(|fact: &RouteFact| StartFact {
+            name: fact.name.clone(),
+            literal: false,
+            checked: false,
+            at: fact.at,
+        })
+    };
+    // The names are keys of the object that says the start: the compiler checks it.
+    let said = said.and_then(|said| start_said(&said, created, values));
+    let start = said.map(|start| StartFact { literal: false, ..start }).or_else(first);
+    let used = is_used(created, values);
+    facts.containers.push(ContainerFact {
+        name: variable_name(created, values),
+        starts: start.into_iter().collect(),
+        is_host: used,
+        needs_host: !used,
+        is_app: is_whole_app(created, values),
+        sight: sight(created.file, values),
+        open,
+        ..ContainerFact::new(key)
+    });
+    facts.routes.extend(routes);
+}
+
+fn screens(
+    created: Ref,
+    object: &Expr,
+    container: ContainerKey,
+    values: &Values<'_>,
+    facts: &mut Facts,
+    routes: &mut Vec<RouteFact>,
+    open: &mut bool,
+) {
+    let Some(screens) = property(object, "screens", values) else { return };
+    let Some(entries) = values.entries(&screens) else {
+        *open = true;
+        return;
+    };
+    *open |= entries.open;
+    for (key, value) in entries.known {
+        let Some(name) = key_of(&key, values) else {
+            *open = true;
+            continue;
+        };
+        let whole = property(&value, "screen", values);
+        let initial = whole.as_ref().and_then(|_| property(&value, "initialParams", values));
+        let shown = shown(whole.as_ref().unwrap_or(&value), values);
+        let at = code::node_at(key.at, values);
+        let fact = route(Named { name, shown, initial, created, container, at }, values, facts);
+        routes.push(RouteFact { content: Some(value.at), ..fact });
+    }
+}
+
+/// The name of the variable that holds a navigator.
+fn variable_name(created: Ref, values: &Values<'_>) -> Option<String> {
+    let tree = values.tree(created);
+    let variable = tree.variable(tree.node(created.id).parent?)?;
+    Some(variable.name.to_string())
+}
+
+/// Whether the variable that holds a navigator is used anywhere.
+fn is_used(created: Ref, values: &Values<'_>) -> bool {
+    let Some(name) = variable_name(created, values) else { return true };
+    let uses = values.program().uses_of_name(&name);
+    uses.iter().any(|&used| values.tree(used).node(used.id).parent.is_some())
+        || exported(created, &name, values)
+}
+
+/// What others may take in: they may not be parsed.
+fn exported(created: Ref, name: &str, values: &Values<'_>) -> bool {
+    let given =
+        |import: &crate::syntax::Import| import.exported && import.path.rsplit('.').next() == Some(name);
+    values.program().tree(created.file).imports.iter().any(given)
+}
+
+/// Whether a navigator is made to a component that no other navigator holds.
+fn is_whole_app(created: Ref, values: &Values<'_>) -> bool {
+    let Some(name) = variable_name(created, values) else { return false };
+    values.program().uses_of_name(&name).iter().any(|&used| {
+        let tree = values.tree(used);
+        let around = tree.node(used.id).parent.map(|parent| tree.kind(parent));
+        matches!(around, Some(Kind::Call(call))
+            if tree.callee(call).is_some_and(|(name, _)| name == "createStaticNavigation"))
+    })
+}
