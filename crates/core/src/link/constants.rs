@@ -5,7 +5,7 @@ use super::graph::{Constant, Graph};
 use super::nearest::spelling;
 use crate::recover::{At, TargetFact};
 use crate::syntax::{ClassKind, Kind};
-use crate::values::{Ref, Values};
+use crate::values::{Expr, Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 
 /// The names whose uses have to be looked for in files that were not parsed.
@@ -51,6 +51,12 @@ pub(super) fn mark(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHash
 /// A name or text without its separators, in small letters.
 fn letters(name: &str) -> String {
     spelling(name).chars().filter(|c| c.is_alphanumeric()).collect()
+}
+
+/// Whether a name in full, or in part, is what it holds: `archive` of `ShelfArchive`.
+fn says_its_text(name: &str, text: &str) -> bool {
+    let (name, text) = (letters(last(name)), letters(text));
+    name == text || (name.len() > 3 && text.ends_with(&name))
 }
 
 /// `action_shelf_to_item` as generated code spells it.
@@ -99,16 +105,22 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
                 Kind::Function(function) => constant_of(at, &function.name, function.name_span, true, values),
                 _ => None,
             };
-            let Some(constant) = constant else { continue };
-            let addressed = schemes
-                .iter()
-                .any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
-            let holder = values.enclosing_class(at).filter(|_| !constant.function);
-            if addressed || routes.contains(&constant.value) {
-                holder.into_iter().for_each(|holder| *holders.entry(holder).or_default() += 1);
-                found.push(constant);
-            } else if let Some(holder) = holder {
-                others.entry(holder).or_default().push(constant);
+            let holder = |at: Ref| values.enclosing_class(at);
+            let mut all: Vec<(Option<Ref>, Constant)> = constant
+                .into_iter()
+                .map(|constant| (holder(at).filter(|_| !constant.function), constant))
+                .collect();
+            all.extend(members_of(at, values).into_iter().map(|constant| (Some(at), constant)));
+            for (holder, constant) in all {
+                let addressed = schemes
+                    .iter()
+                    .any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
+                if addressed || routes.contains(&constant.value) {
+                    holder.into_iter().for_each(|holder| *holders.entry(holder).or_default() += 1);
+                    found.push(constant);
+                } else if let Some(holder) = holder {
+                    others.entry(holder).or_default().push(constant);
+                }
             }
         }
     }
@@ -117,11 +129,33 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         let rest = others.remove(&holder).unwrap_or_default();
         if named > 1 && named >= rest.len() {
             // A route's name says its text, as far as that goes; a file's or a setting's need not.
-            found.extend(rest.into_iter().filter(|c| letters(last(&c.name)) == letters(&c.value)));
+            found.extend(rest.into_iter().filter(|c| says_its_text(&c.name, &c.value)));
         }
     }
     found.sort_by_key(|constant| constant.at);
     graph.constants = found;
+}
+
+/// The texts of an object that a name holds outside of any function, in languages where its entries are
+/// read as members.
+fn members_of(at: Ref, values: Values<'_>) -> Vec<Constant> {
+    let tree = values.tree(at);
+    let Some(variable) = tree.variable(at.id).filter(|_| values.imports_all_by_name(at.file)) else {
+        return Vec::new();
+    };
+    let Some(Kind::Map(entries)) = variable.init.map(|init| tree.kind(init)).filter(|_| !values.is_local(at))
+    else {
+        return Vec::new();
+    };
+    let constants = entries.iter().filter_map(|entry| {
+        let key = Ref { file: at.file, id: entry.key? };
+        let name = values.plain_text(&Expr::new(key))?;
+        let value = values.plain_text(&Expr::new(Ref { file: at.file, id: entry.value }))?;
+        let span = tree.span(key.id);
+        let name = format!("{}.{name}", variable.name);
+        Some(Constant { name, value, function: false, used: false, at: At { file: at.file, span } })
+    });
+    constants.collect()
 }
 
 /// A constant outside of any function, or a function that hands back route text.

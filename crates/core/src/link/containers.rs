@@ -383,7 +383,8 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
         let all = graph.patterned_routes().iter().copied().filter(|_| open);
         all.filter(own).filter(within).find(fits)
     };
-    exact.or_else(|| graph.routes_in(container).filter(own).find(fits)).or_else(inner).or_else(elsewhere)
+    let by_path = |route: &usize| own(route) && !graph.routes[*route].fact.style.first_of_a_name_counts();
+    exact.or_else(|| graph.routes_in(container).filter(by_path).find(fits)).or_else(inner).or_else(elsewhere)
 }
 
 /// The packages that the source declares, each cut after its second part.

@@ -3,8 +3,8 @@
 use super::index::Index;
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::recover::{
-    ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, MissingStep, Overruled, ParameterFact,
-    ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, TargetFact, UsedFact,
+    ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep, Overruled,
+    ParameterFact, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, TargetFact, UsedFact,
 };
 use crate::source::SourceTree;
 use crate::values::Ref;
@@ -36,6 +36,8 @@ pub struct Graph<'p> {
     pub constants: Vec<Constant>,
     /// Set-up with a step that is not there.
     pub missing_steps: Vec<MissingStep>,
+    /// Addresses that are declared for routes which nobody declares.
+    pub unlinked: Vec<LinkFact>,
     /// Registrations that never count.
     pub overruled: Vec<Overruled>,
     /// Ways on that no call takes.
@@ -278,6 +280,7 @@ impl<'p> Graph<'p> {
             host_problems: Vec::new(),
             constants: Vec::new(),
             missing_steps: Vec::new(),
+            unlinked: Vec::new(),
             overruled: Vec::new(),
             redirects: Vec::new(),
             stale: Vec::new(),

@@ -10,6 +10,7 @@ mod constants;
 mod containers;
 mod graph;
 mod index;
+mod links;
 mod menus;
 mod nearest;
 mod owners;
@@ -42,7 +43,9 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     let Facts {
         screens,
         parts,
-        routes,
+        mut routes,
+        links,
+        nobodys,
         containers,
         includes,
         actions,
@@ -68,7 +71,8 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         stale,
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
-    let owners = owners::Owners::new(&graph.screens, &routes, &parts, values);
+    let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
+    links::attach(links, &mut routes, &mut graph);
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     addresses::add(&addresses, &mut graph);
@@ -98,6 +102,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     arguments::declare_from_bags(bags, &owners, &mut graph, values);
     arguments::declare_from_reads(&mut graph);
     results::find_routes(&mut graph);
+    results::find_merged(&mut graph);
     graph.missing_steps = missing_steps;
     graph.overruled = overruled;
     graph.stale = stale;

@@ -22,6 +22,8 @@ pub(super) struct Owners<'p> {
     by_name: FxHashMap<String, Vec<usize>>,
     /// Screens by what shows them in place.
     by_content: FxHashMap<Ref, usize>,
+    /// Nodes whose code runs for no screen.
+    nobodys: FxHashSet<Ref>,
     known: RefCell<FxHashMap<Ref, Vec<usize>>>,
 }
 
@@ -30,6 +32,7 @@ impl<'p> Owners<'p> {
         screens: &[Screen],
         routes: &[RouteFact],
         parts: &[PartFact],
+        nobodys: Vec<Ref>,
         values: Values<'p>,
     ) -> Self {
         let mut by_name: FxHashMap<String, Vec<usize>> = FxHashMap::default();
@@ -61,7 +64,16 @@ impl<'p> Owners<'p> {
         }
         below.retain(|_, screens| !screens.is_empty());
         let by_content = contents.collect();
-        Self { values, by_class, classes, below, by_name, by_content, known: RefCell::default() }
+        Self {
+            values,
+            by_class,
+            classes,
+            below,
+            by_name,
+            by_content,
+            nobodys: nobodys.into_iter().collect(),
+            known: RefCell::default(),
+        }
     }
 
     /// The screens a node belongs to, in order.
@@ -137,6 +149,9 @@ impl<'p> Owners<'p> {
             let here = Ref { file: site.file, id: outer };
             if let Some(&screen) = self.by_content.get(&here) {
                 found.insert(screen);
+                return true;
+            }
+            if self.nobodys.contains(&here) {
                 return true;
             }
             let handed =

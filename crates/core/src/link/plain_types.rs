@@ -10,6 +10,7 @@ pub(crate) fn known(ty: &str) -> Option<&'static str> {
         "float" | "Float" => "float",
         "boolean" | "Boolean" | "bool" => "boolean",
         "Double" | "double" => "double",
+        "number" => "number",
         _ => return None,
     })
 }

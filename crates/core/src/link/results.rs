@@ -1,9 +1,10 @@
 //! Results without a key of their own: a value that is awaited from a route, and what its screen hands
 //! back.
 
-use super::graph::Graph;
+use super::graph::{Graph, ResultSideLinked};
 use crate::model::ResultSide;
-use crate::recover::At;
+use crate::recover::{At, ResultSideFact};
+use crate::values::Ref;
 use rustc_hash::FxHashMap;
 
 /// The channel of results that are met by the route that was opened.
@@ -27,5 +28,62 @@ pub(super) fn find_routes(graph: &mut Graph<'_>) {
         };
         graph.results[i].fact.key = routes.first().map(|&route| graph.routes[route].fact.name.clone());
         graph.results[i].routes = routes;
+    }
+}
+
+/// The channel of results that are put to what a route was given before.
+const MERGED: &str = "merged-parameters";
+
+/// What a call puts to a route's parameters is handed back to it; what its screen takes out that no
+/// other call passes waits for that.
+pub(super) fn find_merged(graph: &mut Graph<'_>) {
+    let mut found = Vec::new();
+    let merging: Vec<usize> = (0..graph.calls.len()).filter(|&i| graph.calls[i].fact.merges).collect();
+    for &i in &merging {
+        let call = &graph.calls[i];
+        for argument in &call.arguments {
+            let side = side(&argument.name, ResultSide::Send, call.fact.site, call.fact.at);
+            found.push(ResultSideLinked { fact: side, screens: call.screens.clone(), routes: Vec::new() });
+        }
+    }
+    let mut routes: Vec<usize> = merging.iter().flat_map(|&i| graph.calls[i].targets.clone()).collect();
+    routes.sort_unstable();
+    routes.dedup();
+    for route in routes {
+        found.extend(awaited(graph, route));
+    }
+    graph.results.extend(found);
+    graph.results.sort_by(|a, b| (a.fact.at, &a.fact.key).cmp(&(b.fact.at, &b.fact.key)));
+}
+
+fn awaited(graph: &Graph<'_>, route: usize) -> Vec<ResultSideLinked> {
+    let Some(screen) = graph.routes[route].screen else { return Vec::new() };
+    let passed = |name: &str| {
+        graph
+            .calls_to(route)
+            .into_iter()
+            .any(|call| !call.fact.merges && call.arguments.iter().any(|argument| argument.name == name))
+    };
+    let needed = |name: &str| graph.routes[route].parameters.iter().any(|p| p.name == name && p.required);
+    let reads = graph.reads_of(screen).filter(|read| !needed(&read.name) && !passed(&read.name));
+    reads
+        .map(|read| ResultSideLinked {
+            fact: side(&read.name, ResultSide::Receive, read.fact.site, read.fact.at),
+            screens: read.screens.clone(),
+            routes: Vec::new(),
+        })
+        .collect()
+}
+
+fn side(key: &str, side: ResultSide, site: Ref, at: At) -> ResultSideFact {
+    ResultSideFact {
+        key: Some(key.to_owned()),
+        side,
+        sure: true,
+        channel: MERGED,
+        ty: None,
+        literal_key: false,
+        site,
+        at,
     }
 }

@@ -17,10 +17,10 @@ pub(crate) mod testing;
 
 pub use facts::{
     ActionFact, AddressFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey, Facts,
-    HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, Literal, MenuFact, MenuItem,
-    MenuSetup, MenuView, MissingStep, Overruled, Owner, ParameterFact, PartFact, ReadFact, RedirectFact,
-    ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, StartFact, TargetFact,
-    UsedFact,
+    HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
+    MenuItem, MenuSetup, MenuView, MissingStep, Overruled, Owner, ParameterFact, PartFact, ReadFact,
+    RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, StartFact,
+    TargetFact, UsedFact,
 };
 
 use crate::model::Style;

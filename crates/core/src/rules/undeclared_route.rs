@@ -33,6 +33,24 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             false => report.help(format!("Did you mean {}?", listed(&near))),
         });
     }
+    links(graph, sink);
+}
+
+/// Addresses for routes that nobody declares.
+fn links(graph: &Graph<'_>, sink: &mut Sink) {
+    if graph.is_incomplete() || graph.routes.is_empty() {
+        return;
+    }
+    for link in &graph.unlinked {
+        let name = &link.route;
+        let near = graph.nearest_routes(name);
+        let message = format!("an address is declared for `{name}`, and no route is called so");
+        let report = Report::new(link.at, name, message);
+        sink.push(match near.is_empty() {
+            true => report,
+            false => report.help(format!("Did you mean {}?", listed(&near))),
+        });
+    }
 }
 
 fn near(graph: &Graph<'_>, name: &str) -> Vec<String> {

@@ -97,7 +97,8 @@ impl<'p> Values<'p> {
     }
 
     /// Whether a file's language takes in nothing that it does not name.
-    pub(super) fn imports_all_by_name(&self, file: u32) -> bool {
+    #[must_use]
+    pub fn imports_all_by_name(&self, file: u32) -> bool {
         matches!(self.program.source(file).language, Language::Script { .. })
     }
 

@@ -88,6 +88,8 @@ pub struct CallFact {
     pub arguments: Vec<ArgumentFact>,
     /// Whether it may pass more than is listed.
     pub open: bool,
+    /// What it passes is put to what the route was given before: it hands back a result.
+    pub merges: bool,
     /// Route text written in place.
     pub literal: Option<Literal>,
     /// The compiler checks the name against the declared ones.
@@ -116,6 +118,7 @@ impl CallFact {
             form: Form::Dynamic,
             arguments: Vec::new(),
             open: false,
+            merges: false,
             literal: None,
             checked: false,
             constant: None,

@@ -266,6 +266,23 @@ pub struct AddressFact {
     pub at: At,
 }
 
+/// An address that is declared apart from the route that it opens.
+#[derive(Debug, Clone)]
+pub struct LinkFact {
+    /// The style of the route.
+    pub style: Style,
+    /// The route's name.
+    pub route: String,
+    /// Its path, parameters in braces; `None` where it only groups others.
+    pub pattern: Option<String>,
+    /// Schemes and hosts that the app answers.
+    pub origins: Vec<String>,
+    /// The module of the app.
+    pub module: usize,
+    /// Where the route is named.
+    pub at: At,
+}
+
 /// Generated code that is out of step with what it is made from.
 #[derive(Debug)]
 pub struct StaleFact {

@@ -17,9 +17,18 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer =
 /// Components in components are followed this deep.
 const MAX_DEPTH: usize = 4;
 
+/// What shows a navigator is a screen only where a route shows it.
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
     let mut seen = FxHashSet::default();
+    let mut holders = FxHashSet::default();
+    for id in tree.ids() {
+        let at = Ref { file, id };
+        let Some(element) = element(&Expr::new(at), values) else { continue };
+        if let Some((_, Part::Navigator)) = part(&element.callee(), values) {
+            holders.extend(component_around(at, values));
+        }
+    }
     for id in tree.ids() {
         let at = Ref { file, id };
         let component = match tree.kind(id) {
@@ -29,7 +38,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             }
             _ => None,
         };
-        if let Some(component) = component.filter(|component| seen.insert(*component)) {
+        if let Some(component) = component.filter(|at| !holders.contains(at) && seen.insert(*at)) {
             facts.screens.extend(screen(component, values));
         }
     }

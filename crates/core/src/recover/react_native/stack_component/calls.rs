@@ -19,6 +19,37 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
     handed_over(file, values, facts);
     links(file, values, facts);
+    by_path(file, values, facts);
+}
+
+/// `const linkTo = useLinkTo(); linkTo('/items/7')`: by the path of the linking configuration.
+fn by_path(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (hook, _) in code::calls(file, values, &["useLinkTo"]) {
+        let tree = values.tree(hook);
+        let held = tree.node(hook.id).parent.and_then(|id| Some((id, tree.variable(id)?)));
+        let Some((id, variable)) = held else { continue };
+        let named = Some(crate::values::Def::Variable(Ref { file, id }));
+        for &used in values.program().uses_in(file, &variable.name) {
+            let call = tree.node(used.id).parent.and_then(|id| Some((id, tree.call(id)?)));
+            let Some((id, call)) = call.filter(|(_, call)| call.callee == used.id) else { continue };
+            if values.resolve(used, &variable.name) == named
+                && let Some(arg) = call.args.first()
+            {
+                let at = Ref { file, id };
+                link_to(at, &Expr::new(at).with(arg.value), values, facts);
+            }
+        }
+    }
+}
+
+fn link_to(at: Ref, path: &Expr, values: &Values<'_>, facts: &mut Facts) {
+    let base = CallFact::new(Style::StackComponent, Verb::Link, at, code::callee_at(at, values));
+    let fact = by_name(base, path, values);
+    let target = match fact.target {
+        TargetFact::Named(shapes) => TargetFact::Text(shapes),
+        target => target,
+    };
+    facts.calls.push(CallFact { target, host: Some(HostHint::Any), ..fact });
 }
 
 /// `onPress={navigation.goBack}`: a method that is handed over and not called.
@@ -63,6 +94,7 @@ fn add(at: Ref, step: &Step, on: &Navigation, checked: bool, values: &Values<'_>
         facts.calls.push(CallFact {
             arguments,
             open: open || step.merges,
+            merges: step.merges,
             checked: checked && written_as_is && !through_wrapper,
             host: if step.nested { Some(HostHint::Any) } else { on.host.clone() },
             ..fact
@@ -126,7 +158,12 @@ fn links(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         };
         let to = property(&object, "to", values).unwrap_or_else(|| object.clone());
-        let Some(name) = property(&to, "screen", values) else { continue };
+        let Some(name) = property(&to, "screen", values) else {
+            if matches!(values.kind(to.at), Kind::Text(_)) {
+                link_to(at, &to, values, facts);
+            }
+            continue;
+        };
         let typed = checked || !call.types.is_empty();
         let step = Step {
             verb: Verb::Link,

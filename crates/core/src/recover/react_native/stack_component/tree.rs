@@ -49,6 +49,8 @@ fn navigator(navigator: &Element<'_>, created: Ref, values: &Values<'_>, facts: 
     if let Some(inside) = navigator.property("children", values) {
         collect(&inside, &[], false, 0, values, &mut children);
     }
+    // What it is handed besides its children runs for whichever of them is shown.
+    facts.nobodys.push(navigator.at.at);
     let mut routes = Vec::new();
     for child in &children.screens {
         match declared(child, created, key, values, facts) {

@@ -1,0 +1,36 @@
+//! Addresses that are declared apart from the routes they open.
+
+use super::graph::Graph;
+use crate::model::Style;
+use crate::recover::{LinkFact, RouteFact};
+use rustc_hash::FxHashMap;
+
+/// Gives routes the addresses that are declared for their names.
+pub(super) fn attach(links: Vec<LinkFact>, routes: &mut [RouteFact], graph: &mut Graph<'_>) {
+    let sources = graph.sources;
+    let mut by_name: FxHashMap<(Style, String), Vec<usize>> = FxHashMap::default();
+    for (i, route) in routes.iter().enumerate() {
+        by_name.entry((route.style, route.name.clone())).or_default().push(i);
+    }
+    for link in links {
+        let named = by_name.get(&(link.style, link.route.clone())).cloned().unwrap_or_default();
+        if named.is_empty() {
+            graph.unlinked.push(link);
+            continue;
+        }
+        let Some(pattern) = &link.pattern else { continue };
+        let own = |i: &usize| sources.files[routes[*i].at.file as usize].module == link.module;
+        let inside: Vec<usize> = named.iter().copied().filter(own).collect();
+        for i in if inside.is_empty() { named } else { inside } {
+            let route = &mut routes[i];
+            route.pattern.get_or_insert_with(|| format!("/{pattern}"));
+            for origin in &link.origins {
+                let address = match origin.ends_with("://") || origin.ends_with('/') {
+                    true => format!("{origin}{pattern}"),
+                    false => format!("{origin}/{pattern}"),
+                };
+                route.deep_links.push((address, link.at));
+            }
+        }
+    }
+}
