@@ -1,13 +1,13 @@
 use super::{Example, Report, Rule, Sink};
 use crate::link::Graph;
-use crate::model::Severity;
-use crate::recover::Shows;
+use crate::model::{Platform, Severity};
+use crate::recover::{RouteFact, Shows};
 
 pub(super) static RULE: Rule = Rule {
     name: "screen-missing",
     severity: Severity::Error,
     summary: "A route shows a class that the source does not have, or none at all.",
-    why: "The build does not look at class names in XML: the app stops when the route is opened.",
+    why: "No build looks at names in markup or at files that are fetched late: the app stops when the route is opened.",
     mend: "Name the class where it is now, or take the route out.",
     example: Example {
         wrong: "<fragment android:id=\"@+id/map\" android:name=\"barn.MapFragment\" />\n<!-- MapFragment was moved to barn.map -->",
@@ -21,10 +21,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let fact = &route.fact;
         match &fact.shows {
             Shows::Nothing => {
-                let message = format!("`{}` names no class to show", fact.name);
-                sink.push(
-                    Report::new(fact.at, &fact.name, message).help("Name the class with `android:name`."),
-                );
+                sink.push(shows_nothing(fact));
             }
             Shows::Class(path, at) if graph.is_own(path) && !graph.is_declared(path) => {
                 let simple = path.rsplit('.').next().unwrap_or(path);
@@ -39,6 +36,16 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             }
             _ => {}
         }
+    }
+}
+
+fn shows_nothing(fact: &RouteFact) -> Report {
+    let name = &fact.name;
+    match fact.style.platform() {
+        Platform::Android => Report::new(fact.at, name, format!("`{name}` names no class to show"))
+            .help("Name the class with `android:name`."),
+        _ => Report::new(fact.at, name, format!("what `{name}` is to show is not in the source"))
+            .help("Name what is there now, or take the route out."),
     }
 }
 

@@ -40,6 +40,9 @@ impl Values<'_> {
             Kind::Branch { arms, .. } => {
                 arms.iter().for_each(|arm| self.collect_elements(&list.with(arm.body), fuel, found));
             }
+            Kind::Call(_) if self.keys_or_values(list).is_some() => {
+                found.extend(self.keys_or_values(list).unwrap_or_default());
+            }
             _ if self.entries_of(list, fuel).is_some() => {
                 found.extend(self.entries_of(list, fuel).unwrap_or_default());
             }
@@ -87,12 +90,17 @@ impl Values<'_> {
         let tree = self.tree(list.at);
         let lambda = call.args.last().map(|arg| tree.kind(arg.value));
         let (Some(Kind::Lambda { params, body }), Some(of)) = (lambda, tree.receiver(call)) else { return };
+        let of = list.with(of);
         let mut over = Vec::new();
-        self.collect_elements(&list.with(of), fuel, &mut over);
+        self.collect_elements(&of, fuel, &mut over);
         let value = match self.returns(list.with(*body).at).as_slice() {
             [] => *body,
             [first, ..] => *first,
         };
+        if let Some(pairs) = self.taken_apart(&of, params, *body) {
+            found.extend(pairs.into_iter().map(|pair| pair.with(value)));
+            return;
+        }
         for element in &over {
             let bound = params.first().map(|&id| (Ref { file: list.at.file, id }, element.clone()));
             let env = Some(Arc::new(Frame { bound: bound.into_iter().collect(), up: list.env.clone() }));

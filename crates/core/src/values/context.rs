@@ -18,6 +18,7 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn value_behind(&self, expr: &Expr) -> Option<Expr> {
         match self.definition(expr, &Fuel::new())? {
+            Def::Variable(at) if expr.bound(at).is_some() => expr.bound(at),
             Def::Variable(at) => {
                 let variable = self.tree(at).variable(at.id)?;
                 self.value_of_variable(&Expr { at, env: expr.env.clone() }, variable)

@@ -108,6 +108,9 @@ impl<'p> Values<'p> {
                 items.last().map_or_else(Value::unknown, |&last| self.eval_with(&expr.with(last), fuel))
             }
             Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
+            Kind::Index { .. } => {
+                self.indexed(expr, fuel).map_or_else(Value::unknown, |found| self.eval_with(&found, fuel))
+            }
             Kind::Class(_) | Kind::Map(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             _ => Value::unknown(),
         };
@@ -274,6 +277,9 @@ impl<'p> Values<'p> {
     }
 
     fn eval_variable(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        if let Some(bound) = expr.bound(at) {
+            return self.eval_with(&bound, fuel);
+        }
         let Some(variable) = self.tree(at).variable(at.id) else { return Value::unknown() };
         let here = Expr { at, env: expr.env.clone() };
         let local = self.is_local(at);

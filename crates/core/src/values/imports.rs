@@ -47,7 +47,7 @@ impl<'p> Values<'p> {
         if let Some((library, own)) =
             self.program.tree(file).imports.iter().find(given).and_then(|import| import.path.rsplit_once('.'))
         {
-            return match library == path && own != name {
+            return match library == path {
                 true => self.at_path(&format!("{path}.{own}")).or_else(|| self.imported(file, own)),
                 false => self.in_library(library, own, depth + 1),
             };

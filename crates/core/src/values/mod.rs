@@ -10,6 +10,7 @@ mod context;
 mod eval;
 mod imports;
 mod library;
+mod members;
 mod objects;
 mod program;
 mod scope;

@@ -201,11 +201,11 @@ fn named(expr: &Expr, depth: usize, values: &Values<'_>) -> Shown {
                 None => member_of_object(expr, depth, values),
             }
         }
-        Some(Def::External(path)) if is_own(&path) => Shown::Missing,
+        Some(Def::External(path)) if is_own(&path, values) => Shown::Missing,
         Some(_) => Shown::Unknown,
         None => match values.kind(expr.at) {
             Kind::Member(member) => match values.library_taken_in(&expr.with(member.of)) {
-                Some(library) if is_own(&library) => Shown::Missing,
+                Some(library) if is_own(&library, values) => Shown::Missing,
                 _ => member_of_object(expr, depth, values),
             },
             _ => Shown::Unknown,
@@ -220,9 +220,12 @@ fn member_of_object(expr: &Expr, depth: usize, values: &Values<'_>) -> Shown {
     found.map_or(Shown::Unknown, |value| shown_at(&value, depth + 1, values))
 }
 
-/// Whether a path that could not be found is of the app's own files: what is relative was made whole.
-fn is_own(path: &str) -> bool {
-    path.contains('/') && !path.starts_with('@') && !path.contains("node_modules")
+/// Whether what could not be found would stand beside files of the app's own: what is relative was
+/// made whole.
+fn is_own(path: &str, values: &Values<'_>) -> bool {
+    let folder = path.rsplit_once('/').map(|(folder, _)| format!("{folder}/"));
+    let files = &values.program().sources().files;
+    folder.is_some_and(|folder| files.iter().any(|file| file.path.starts_with(&folder)))
 }
 
 /// Whether a component shows a navigator, itself or by what it is put together from.

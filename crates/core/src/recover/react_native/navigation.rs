@@ -128,8 +128,9 @@ fn by_call(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Optio
             Some(Navigation { list, host: Some(HostHint::Any) })
         }
         "createRef" | "useRef" => {
-            let ty = call.types.first()?;
-            is_navigation_type(ty).then(|| Navigation { list: own.flatten(), host: Some(HostHint::Any) })
+            let by_type = call.types.first().is_some_and(is_navigation_type);
+            (by_type || is_called_navigation(expr.at, values))
+                .then(|| Navigation { list: own.flatten(), host: Some(HostHint::Any) })
         }
         "useContext" => {
             let context = call.args.first()?.value;
@@ -138,6 +139,13 @@ fn by_call(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Optio
         }
         _ => None,
     }
+}
+
+/// `export const navigationRef = React.createRef()`.
+fn is_called_navigation(at: Ref, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let holder = tree.node(at.id).parent.and_then(|id| tree.variable(id));
+    holder.is_some_and(|variable| variable.name.to_ascii_lowercase().contains("navigat"))
 }
 
 /// A hook or function of the app's own that hands one back.

@@ -96,7 +96,16 @@ impl Script<'_> {
             self.give(format!("{SELF}.{}", self.0.str(value)), DEFAULT);
             return None;
         }
-        Some(self.named_value(DEFAULT.into(), span(node), value, None, node))
+        Some(self.exported_value(DEFAULT, value, node))
+    }
+
+    /// A value that others get under a name; it may have one of its own.
+    fn exported_value(&mut self, name: &str, value: Node<'_>, node: Node<'_>) -> Id {
+        let own = value.child_by_field_name("name").filter(|_| super::declarations::is_function(value));
+        let Some(own) = own else { return self.named_value(name.into(), span(node), value, None, node) };
+        let (written, at) = (self.0.name(own), span(own));
+        self.give(format!("{SELF}.{written}"), name);
+        self.named_value(written, at, value, None, node)
     }
 
     /// `const X = require('./x')`, `const { A, B: C } = require('./x')`, `… = require('./x').A`: taken
@@ -193,7 +202,7 @@ impl Script<'_> {
                 }
                 Some(self.named_value(name, span(node), right, None, node))
             }
-            _ => Some(self.named_value(name, span(node), right, None, node)),
+            _ => Some(self.exported_value(&name, right, node)),
         }
     }
 

@@ -156,6 +156,7 @@ fn origin(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Ref> {
         },
         Kind::Member(member) => origin(&expr.with(member.of), depth + 1, values),
         Kind::Cast { of, .. } | Kind::Unary { of, .. } => origin(&expr.with(*of), depth + 1, values),
+        Kind::Text(_) if depth > 0 => Some(expr.at),
         _ => None,
     }
 }
