@@ -65,7 +65,15 @@ fn awaited(graph: &Graph<'_>, route: usize) -> Vec<ResultSideLinked> {
             .any(|call| !call.fact.merges && call.arguments.iter().any(|argument| argument.name == name))
     };
     let needed = |name: &str| graph.routes[route].parameters.iter().any(|p| p.name == name && p.required);
-    let reads = graph.reads_of(screen).filter(|read| !needed(&read.name) && !passed(&read.name));
+    let merging = graph.calls_to(route).into_iter().filter(|call| call.fact.merges);
+    let sent: Vec<String> =
+        merging.flat_map(|call| call.arguments.iter().map(|argument| argument.name.clone())).collect();
+    // What is handed back under a name that nobody takes out was meant for some other.
+    let lost = sent.iter().any(|name| graph.reads_of(screen).all(|read| read.name != *name));
+    let reads = graph
+        .reads_of(screen)
+        .filter(|read| !needed(&read.name) && !passed(&read.name))
+        .filter(|read| lost || sent.contains(&read.name));
     reads
         .map(|read| ResultSideLinked {
             fact: side(&read.name, ResultSide::Receive, read.fact.site, read.fact.at),

@@ -1,1 +1,229 @@
+//! `stack-component` as apps write it, in JavaScript and TypeScript.
 
+use crate::recover::testing::{calls, lists, reads, results, routes, scanned};
+
+const OLD: &str = r"
+//- package.json
+{ 'name': 'barn', 'dependencies': { '@react-navigation/native': '^6.1.0', 'react-native': '0.72' } }
+//- src/index.js
+export { LoansScreen } from './LoansScreen';
+export { default as SettingsScreen } from './Settings';
+export * from './About';
+const MemberScreen = require('./MemberScreen');
+export { MemberScreen };
+//- src/LoansScreen.js
+import React from 'react';
+import { connect } from 'react-redux';
+import { useNavigation } from '@react-navigation/native';
+class Loans extends React.Component {
+  open = (loan) => {
+    const { navigate } = this.props.navigation;
+    navigate('Item', { itemId: loan.itemId });
+  };
+  render() { return <View><Row onPress={this.open} /></View>; }
+}
+const Row = ({ onPress }) => {
+  const nav = useNavigation();
+  return <Button onPress={() => nav.navigate('Itm', { itemId: 1 })} />;
+};
+export const LoansScreen = connect((state) => ({ loans: state.loans }))(Loans);
+//- src/Settings.js
+import React from 'react';
+import { history } from './history';
+export default ({ navigation, route: { params: { section = 'all' } = {} } }) => {
+  history.push('Shelfs');
+  return <Button title={section} onPress={() => navigation.reset({ index: 0, routes: [{ name: 'Home' }] })} />;
+};
+//- src/history.js
+class History { push(term) { this.terms = [term]; } }
+export const history = new History();
+//- src/About.js
+import React from 'react';
+import { go } from './RootNavigation';
+export class AboutScreen extends React.PureComponent {
+  render() { return <Text onPress={() => go('Member', { memberId: 3 })} />; }
+}
+//- src/MemberScreen.js
+const React = require('react');
+module.exports = function MemberScreen(props) {
+  const { memberId } = props.route.params;
+  const to = (screen) => () => props.navigation.navigate(screen);
+  return <Text onPress={to('Settings')} onLongPress={() => props.navigation.push('Item', { ...props.route.params })} />;
+};
+//- src/RootNavigation.js
+import * as React from 'react';
+export const navigationRef = React.createRef();
+export function go(name, params) { navigationRef.current?.navigate(name, params); }
+//- src/ItemScreen.js
+import React from 'react';
+import { useRoute } from '@react-navigation/native';
+export function ItemScreen({ route, navigation }) {
+  const { itemId } = route.params;
+  return <View><Detail /><Text onPress={navigation.goBack}>{itemId}</Text></View>;
+}
+const Detail = () => { const route = useRoute(); return <Text>{route.params?.note}</Text>; };
+//- App.js
+import * as React from 'react';
+import { NavigationContainer } from '@react-navigation/native';
+import { createStackNavigator } from '@react-navigation/stack';
+import { createBottomTabNavigator } from '@react-navigation/bottom-tabs';
+import { ItemScreen } from './src/ItemScreen';
+import * as Screens from './src';
+const Stack = createStackNavigator();
+const { Navigator, Screen: TabScreen } = createBottomTabNavigator();
+const Home = () => (
+  <Navigator>
+    <TabScreen name='Loans' component={Screens.LoansScreen}
+      options={({ route }) => ({ headerRight: () => <Text>{route.params.filter}</Text> })} />
+  </Navigator>
+);
+const extra = { Settings: Screens.SettingsScreen, About: Screens.AboutScreen };
+export default function App() {
+  const [user] = React.useState(null);
+  return (
+    <NavigationContainer>
+      <Stack.Navigator>
+        <Stack.Screen name='Home' component={Home} />
+        {itemScreens(Stack)}
+        {Object.entries(extra).map(([name, component]) => <Stack.Screen key={name} name={name} component={component} />)}
+        {user && <Stack.Screen name='Member'>{(props) => <Screens.MemberScreen {...props} user={user} />}</Stack.Screen>}
+      </Stack.Navigator>
+    </NavigationContainer>
+  );
+}
+const itemScreens = (Navigator) => <><Navigator.Screen name='Item' component={ItemScreen} /></>;
+";
+
+#[test]
+fn screens_in_groups_helpers_loops_and_choices() {
+    lists(
+        &routes(&scanned(OLD)),
+        "
+        *Loans [tab] -> Loans (filter?: -) App.js:11
+        Settings [screen] -> Settings (section?: -) App.js:15
+        About [screen] -> AboutScreen () App.js:15
+        *Home [group] -> Home () App.js:21
+        Member [screen] -> MemberScreen (memberId?: -) App.js:24
+        Item [screen] -> ItemScreen (itemId?: -, note?: -) App.js:29
+        ",
+    );
+}
+
+#[test]
+fn calls_through_props_hooks_references_and_wrappers() {
+    lists(
+        &calls(&scanned(OLD)),
+        "
+        AboutScreen open Member literal (memberId) About.js:4
+        ItemScreen back - () ItemScreen.js:5
+        Loans open Item literal (itemId) LoansScreen.js:7
+        Loans open undeclared literal (itemId) LoansScreen.js:13
+        MemberScreen open Settings literal () MemberScreen.js:5
+        MemberScreen open Item literal () MemberScreen.js:5
+        Settings reset Home literal () Settings.js:5
+        ",
+    );
+}
+
+#[test]
+fn reads_belong_to_the_screen_whose_route_it_is() {
+    lists(
+        &reads(&scanned(OLD)),
+        "
+        Loans filter - App.js:12
+        ItemScreen itemId - ItemScreen.js:4
+        ItemScreen note - ItemScreen.js:7
+        MemberScreen memberId - MemberScreen.js:3
+        Settings section - Settings.js:3
+        ",
+    );
+}
+
+const TYPED: &str = r"
+//- package.json
+{ 'name': 'barn', 'dependencies': { '@react-navigation/native': '7.1.0' } }
+//- tsconfig.json
+{ 'compilerOptions': { 'paths': { '~/*': ['./src/*'] } } }
+//- src/types.ts
+import type { NavigatorScreenParams } from '@react-navigation/native';
+interface Dated { since?: string }
+export interface LoansList { Loans: undefined; Loan: Dated & { loanId: number } }
+export type RootList = {
+  Home: NavigatorScreenParams<LoansList>;
+  Item: { id: string; note?: string; picked?: string };
+  Pick: undefined;
+};
+//- src/screens.tsx
+import React from 'react';
+import { CommonActions, StackActions, useNavigation, type NavigationProp } from '@react-navigation/native';
+import type { NativeStackScreenProps } from '@react-navigation/native-stack';
+import type { LoansList, RootList } from '~/types';
+type Props = NativeStackScreenProps<LoansList, 'Loan'>;
+export function LoanScreen({ navigation, route }: Props) {
+  const nav = useNavigation<NavigationProp<RootList>>();
+  navigation.pop(2);
+  nav.navigate('Item', { id: String(route.params.loanId) });
+  nav.dispatch(CommonActions.navigate({ name: 'Pick' }));
+  nav.dispatch((state) => CommonActions.reset({ ...state, routes: [{ name: 'Home' }] }));
+  return <Text>{route.params.since ?? 'today'}</Text>;
+}
+export const LoansScreen: React.FC<NativeStackScreenProps<LoansList, 'Loans'>> = ({ navigation }) => (
+  <Row onPress={() => navigation.navigate('Loan', { loanId: 7 })} onBack={() => navigation.getParent()?.goBack()} />
+);
+export function ItemScreen({ route }: NativeStackScreenProps<RootList, 'Item'>) {
+  const { id, picked } = route.params;
+  const navigation = useNavigation<any>();
+  return <Text onPress={() => navigation.navigate('Home', { screen: 'Loan', params: { loanId: 1 } })}>{id + route.params.note!}{picked}</Text>;
+}
+export function PickScreen() {
+  const navigation = useNavigation();
+  return <Text onPress={() => navigation.dispatch(StackActions.popTo('Item', { picked: '7' }, { merge: true }))} />;
+}
+//- src/App.tsx
+import React from 'react';
+import { createStaticNavigation } from '@react-navigation/native';
+import { createNativeStackNavigator } from '@react-navigation/native-stack';
+import { ItemScreen, LoanScreen, LoansScreen, PickScreen } from '~/screens';
+import type { LoansList, RootList } from '~/types';
+const LoansStack = createNativeStackNavigator<LoansList>({ screens: { Loans: LoansScreen, Loan: { screen: LoanScreen, initialParams: { loanId: 0 } } } });
+const Root = createNativeStackNavigator<RootList>({
+  initialRouteName: 'Home',
+  screens: { Home: LoansStack, Item: ItemScreen },
+  groups: { Modal: { screenOptions: { presentation: 'modal' }, screens: { Pick: PickScreen } } },
+});
+const Navigation = createStaticNavigation(Root);
+export default function App() { return <Navigation />; }
+";
+
+#[test]
+fn objects_with_lists_of_parameters() {
+    lists(
+        &routes(&scanned(TYPED)),
+        "
+        *Loans [screen] -> LoansScreen () App.tsx:6
+        Loan [screen] -> LoanScreen (loanId?: number, since?: string) App.tsx:6
+        *Home [group] -> - () App.tsx:9
+        Item [screen] -> ItemScreen (id: string, note?: string, picked?: string) App.tsx:9
+        Pick [screen] -> PickScreen () App.tsx:10
+        ",
+    );
+}
+
+#[test]
+fn actions_nested_screens_and_steps_back() {
+    let found = scanned(TYPED);
+    lists(
+        &calls(&found),
+        "
+        LoanScreen back - () screens.tsx:8
+        LoanScreen open Item literal (id) screens.tsx:9
+        LoanScreen open Pick literal () screens.tsx:10
+        LoanScreen reset Home literal () screens.tsx:11
+        LoansScreen open Loan literal (loanId) screens.tsx:15
+        LoansScreen back - () screens.tsx:15
+        ItemScreen open Loan literal (loanId) screens.tsx:20
+        PickScreen back-to Item literal (picked) screens.tsx:24
+        ",
+    );
+    lists(&results(&found), "receive picked screens.tsx:18\n send picked screens.tsx:24");
+}
