@@ -40,6 +40,9 @@ pub(super) fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
         let begins = path.len() >= length && matches_text(&path[..length], prefix);
         return begins.then(|| Fit { score: 1, filled: Vec::new(), certain: true, raw: Vec::new() });
     }
+    if let Some((prefix, rest)) = pattern_path.split_once("{...") {
+        return rest_fit(path, &query, prefix, rest.trim_end_matches('}'));
+    }
     let segments: Vec<&[Token]> = path.split(|token| *token == Token::Char('/')).collect();
     let wanted: Vec<&str> = pattern_path.split('/').collect();
     if segments.len() != wanted.len() {
@@ -56,6 +59,35 @@ pub(super) fn fit(shape: &Shape, pattern: &str) -> Option<Fit> {
         fit.filled.into_iter().partition(|(name, written, _)| *written == format!("{{{name}}}"));
     fit.filled = filled;
     fit.raw = raw.into_iter().map(|(name, ..): (String, String, Option<String>)| name).collect();
+    Some(fit)
+}
+
+/// A named placeholder at the end takes all segments that follow, at least one.
+fn rest_fit(path: &[Token], query: &[Token], prefix: &str, name: &str) -> Option<Fit> {
+    let slashes = |tokens: &[Token]| tokens.iter().filter(|token| **token == Token::Char('/')).count();
+    let wanted = prefix.matches('/').count();
+    let mut seen = 0;
+    let start = path.iter().position(|token| {
+        seen += usize::from(*token == Token::Char('/'));
+        seen == wanted
+    })? + 1;
+    (slashes(path) >= wanted && start < path.len()).then_some(())?;
+    let mut fit = Fit { score: 0, filled: Vec::new(), certain: true, raw: Vec::new() };
+    let head: Vec<&[Token]> = path[..start].split(|token| *token == Token::Char('/')).collect();
+    for (segment, wanted) in head.iter().zip(prefix.split('/')) {
+        let score = if segment.is_empty() { 3 } else { segment_fit(segment, wanted, &mut fit.filled)? };
+        fit.certain &= score > 0;
+        fit.score += score;
+    }
+    let rest = &path[start..];
+    let hole = rest.iter().find_map(|token| match token {
+        Token::Hole(written, ty) => Some((written.clone(), ty.clone())),
+        Token::Char(_) => None,
+    });
+    fit.score -= if hole.is_some() { 1 } else { 2 };
+    let (written, ty) = hole.unwrap_or_else(|| (text_of(rest), None));
+    fit.filled.push((name.to_owned(), written, ty));
+    fill_query(query, "", &mut fit.filled);
     Some(fit)
 }
 
@@ -202,6 +234,19 @@ mod tests {
         assert_eq!(filled("item-{}", "item-{id}"), Some(vec!["id=x".into()]));
         assert_eq!(filled("barn://item/at/7/x", "barn://item/at{}"), Some(vec![]));
         assert_eq!(filled("barn://item/by/7", "barn://item/at{}"), None);
+    }
+
+    #[test]
+    fn the_rest_takes_what_follows() {
+        assert_eq!(filled("/manual/a/b", "/manual/{...topic}"), Some(vec!["topic=a/b".into()]));
+        assert_eq!(filled("/manual/{}", "/manual/{...topic}"), Some(vec!["topic=x".into()]));
+        assert_eq!(filled("/manual", "/manual/{...topic}"), None);
+        assert_eq!(filled("/manual/", "/manual/{...topic}"), None);
+        assert_eq!(filled("/other/a", "/manual/{...topic}"), None);
+        let score = |pattern| fit(&shape("/manual/felt"), pattern).map(|fit| fit.score);
+        assert!(score("/manual/felt") > score("/manual/{...topic}"));
+        let hole = |pattern| fit(&shape("/manual/{}"), pattern).map(|fit| fit.score);
+        assert!(hole("/manual/{...topic}") > hole("/manual/felt"));
     }
 
     #[test]

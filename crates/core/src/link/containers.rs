@@ -205,7 +205,7 @@ pub(super) fn add_routes(
             }
         }
         let container = fact.container.and_then(|key| by_key.get(&key).copied());
-        let entry = fact.launcher || !fact.deep_links.is_empty();
+        let entry = fact.launcher || fact.has_address || !fact.deep_links.is_empty();
         let parameters = fact.parameters.clone();
         if let (Some(inner), Some(outer)) = (held, container) {
             graph.containers[inner].parents.push(outer);

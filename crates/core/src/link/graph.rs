@@ -248,6 +248,8 @@ pub enum Unwired {
     GraphWithoutHost(String),
     /// A menu entry that names no route, by its id.
     EntryWithoutRoute(String),
+    /// A layout names a screen that no file is.
+    ScreenWithoutFile(String),
 }
 
 /// A constant or function that holds route text.

@@ -69,6 +69,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         whole_bags,
         overruled,
         stale,
+        unfiled,
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
@@ -106,6 +107,11 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     graph.missing_steps = missing_steps;
     graph.overruled = overruled;
     graph.stale = stale;
+    graph.host_problems.extend(
+        unfiled
+            .into_iter()
+            .map(|fact| HostProblem { what: Unwired::ScreenWithoutFile(fact.name), at: fact.at }),
+    );
     graph.used = used;
     graph.shown_by_markup = shown_by_markup;
     graph

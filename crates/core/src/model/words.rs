@@ -75,6 +75,8 @@ words! {
         AutoRoute = "auto-route",
         /// Screens that are elements of navigators, or entries of their objects.
         StackComponent = "stack-component",
+        /// Routes that are files.
+        FileRoute = "file-route",
     }
 }
 
@@ -82,7 +84,10 @@ impl Style {
     /// Whether its routes are named by text.
     #[must_use]
     pub fn names_are_text(self) -> bool {
-        matches!(self, Self::ComposeString | Self::NamedTable | Self::GoRouter | Self::StackComponent)
+        matches!(
+            self,
+            Self::ComposeString | Self::NamedTable | Self::GoRouter | Self::StackComponent | Self::FileRoute
+        )
     }
 
     /// Whether its declarations are asked one after the other, and the first that fits takes a call.
@@ -108,7 +113,7 @@ impl Style {
             | Self::FragmentSwap
             | Self::Voyager => Platform::Android,
             Self::PushBuilder | Self::NamedTable | Self::GoRouter | Self::AutoRoute => Platform::Flutter,
-            Self::StackComponent => Platform::ReactNative,
+            Self::StackComponent | Self::FileRoute => Platform::ReactNative,
         }
     }
 }

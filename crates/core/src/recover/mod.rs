@@ -20,7 +20,7 @@ pub use facts::{
     HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
     MenuItem, MenuSetup, MenuView, MissingStep, Overruled, Owner, ParameterFact, PartFact, ReadFact,
     RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, StartFact,
-    TargetFact, UsedFact,
+    TargetFact, UnfiledFact, UsedFact,
 };
 
 use crate::model::Style;
@@ -58,6 +58,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     flutter::auto_route::RECOVERER,
     react_native::COMPONENTS,
     react_native::stack_component::RECOVERER,
+    react_native::file_route::RECOVERER,
 ];
 
 /// What the platforms' own classes do.

@@ -38,6 +38,11 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 format!("nothing shows the graph `{name}`: no host names it, no graph includes it"),
                 "Name it at a host, include it in another graph, or take it out.".to_owned(),
             ),
+            Unwired::ScreenWithoutFile(name) => (
+                name.as_str(),
+                format!("the layout names `{name}`, and no file beside it is called so"),
+                "Name a file or folder that stands beside the layout.".to_owned(),
+            ),
             Unwired::EntryWithoutRoute(name) => {
                 let routes = graph.routes.iter().filter(|route| route.container.is_some());
                 let near = nearest(name, routes.map(|route| route.fact.name.as_str()));

@@ -17,6 +17,8 @@ pub struct Build {
     pub plugins: Vec<String>,
     /// What it depends on: project paths or package names.
     pub depends_on: Vec<String>,
+    /// Whether the compiler checks the paths that calls write.
+    pub checks_paths: bool,
     /// The versions of packages that it asks for, as written.
     pub versions: Vec<(String, String)>,
 }

@@ -1,6 +1,7 @@
 //! From a folder to decoded source files: ignore rules, encodings, languages, modules.
 
 mod aliases;
+mod app_settings;
 mod build;
 mod decode;
 mod gradle;

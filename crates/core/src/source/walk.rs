@@ -1,6 +1,7 @@
 //! Walks the tree and reads what may matter, a file at a time on every core.
 
 use super::aliases::{self, Alias};
+use super::app_settings;
 use super::decode::decode;
 use super::language::is_test_source;
 use super::{Build, Language, ModuleInfo, SourceFile, SourceTree, Text};
@@ -204,25 +205,38 @@ fn read(root: &Path, path: &str, language: Language) -> Outcome {
 }
 
 fn is_configuration(path: &str) -> bool {
-    Build::is_file(path) || aliases::is_file(path)
+    Build::is_file(path) || aliases::is_file(path) || app_settings::is_file(path)
 }
 
 /// Short names, and the texts of build files.
 fn configured(texts: impl Iterator<Item = (String, String)>) -> (Vec<Alias>, Vec<(String, String)>) {
     let (builds, others): (Vec<_>, Vec<_>) = texts.partition(|(path, _)| Build::is_file(path));
+    let (settings, others): (Vec<_>, Vec<_>) =
+        others.into_iter().partition(|(path, _)| app_settings::is_file(path));
+    let mut builds = builds;
+    builds.extend(settings);
     let mut found: Vec<Alias> = others.iter().flat_map(|(path, text)| aliases::read(path, text)).collect();
     // Those of the innermost folder count first.
     found.sort_by_key(|alias| std::cmp::Reverse(alias.folder.len()));
     (found, builds)
 }
 
+fn folder_of(path: &str) -> &str {
+    path.rsplit_once('/').map_or(".", |(folder, _)| folder)
+}
+
 /// Gives every file the module with the longest matching folder. Files outside of any build file's
 /// folder belong to a module at the root.
 fn modules(builds: impl Iterator<Item = (String, String)>, files: &mut [SourceFile]) -> Vec<ModuleInfo> {
+    let (settings, builds): (Vec<_>, Vec<_>) = builds.partition(|(path, _)| app_settings::is_file(path));
+    let checked = settings.iter().filter(|(_, text)| app_settings::checks_paths(text));
+    let checked: Vec<&str> = checked.map(|(path, _)| folder_of(path)).collect();
     let mut modules: Vec<ModuleInfo> = builds
+        .into_iter()
         .map(|(path, text)| {
-            let folder = path.rsplit_once('/').map_or(".", |(folder, _)| folder);
-            ModuleInfo { path: folder.to_owned(), build: Build::read(&path, &text) }
+            let folder = folder_of(&path);
+            let checks_paths = checked.contains(&folder);
+            ModuleInfo { path: folder.to_owned(), build: Build { checks_paths, ..Build::read(&path, &text) } }
         })
         .collect();
     modules.sort_by(|a, b| a.path.cmp(&b.path));

@@ -41,6 +41,8 @@ pub struct Import {
     pub except: Vec<SmolStr>,
     /// Those who import this file get it as well.
     pub exported: bool,
+    /// Where it is said, for what is exported under a name.
+    pub span: Option<Span>,
 }
 
 impl Import {

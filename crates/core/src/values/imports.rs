@@ -96,6 +96,19 @@ impl<'p> Values<'p> {
         found
     }
 
+    /// Says that a file of the source is wanted, as far as it holds a word.
+    pub fn expect_file(&self, library: &str, word: &str) {
+        if self.program.file_of_library(library).is_some_and(|file| !self.program.is_parsed(file)) {
+            self.program.ask_library(library, word);
+        }
+    }
+
+    /// What a library gives others under a name.
+    #[must_use]
+    pub fn given_by(&self, library: &str, name: &str) -> Option<Def> {
+        self.in_library(library, name, 0)
+    }
+
     /// Whether a file's language takes in nothing that it does not name.
     #[must_use]
     pub fn imports_all_by_name(&self, file: u32) -> bool {

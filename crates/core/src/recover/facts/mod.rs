@@ -16,7 +16,7 @@ pub use routes::{
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
     HandledFact, HostFact, InflateFact, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Overruled,
-    UsedFact,
+    UnfiledFact, UsedFact,
 };
 
 use crate::model::{Place, Span};
@@ -88,6 +88,8 @@ facts! {
     handled: HandledFact,
     /// Resources that code mentions.
     used: UsedFact,
+    /// Screens that a layout names and no file is.
+    unfiled: UnfiledFact,
     /// Set-up with a step that is not there.
     missing_steps: MissingStep,
     /// Screens that markup shows outside of any route: full class names.

@@ -35,6 +35,8 @@ pub struct RouteFact {
     pub launcher: bool,
     /// Whether others than the app itself may open it.
     pub from_outside: bool,
+    /// Whether its path alone opens it.
+    pub has_address: bool,
     /// Whether only a call that opens it makes it a route.
     pub only_if_opened: bool,
     /// What its screen takes out are parameters as well.
@@ -74,6 +76,7 @@ impl RouteFact {
             deep_links: Vec::new(),
             launcher: false,
             from_outside: false,
+            has_address: false,
             only_if_opened: false,
             parameters_from_reads: false,
             closed: false,

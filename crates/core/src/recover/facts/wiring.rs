@@ -107,6 +107,15 @@ pub struct Overruled {
     pub winner: At,
 }
 
+/// A screen that a layout names and no file is.
+#[derive(Debug)]
+pub struct UnfiledFact {
+    /// Its name.
+    pub name: String,
+    /// Where it is named.
+    pub at: At,
+}
+
 /// Set-up with a step that is not there.
 #[derive(Debug)]
 pub struct MissingStep {

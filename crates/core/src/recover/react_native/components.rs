@@ -135,6 +135,19 @@ pub(super) fn shown(expr: &Expr, values: &Values<'_>) -> Shown {
     shown_at(expr, 0, values)
 }
 
+/// The component that a file gives others.
+pub(super) fn shown_by(given: Def, values: &Values<'_>) -> Shown {
+    match given {
+        Def::Functions(found) => found.first().map_or(Shown::Unknown, |&at| Shown::Own(at)),
+        Def::Class(class) => Shown::Own(class),
+        Def::Variable(at) => {
+            let init = values.tree(at).variable(at.id).and_then(|variable| variable.init);
+            init.map_or(Shown::Unknown, |init| shown(&Expr::new(Ref { file: at.file, id: init }), values))
+        }
+        _ => Shown::Unknown,
+    }
+}
+
 fn shown_at(expr: &Expr, depth: usize, values: &Values<'_>) -> Shown {
     if depth > 2 * MAX_DEPTH {
         return Shown::Unknown;

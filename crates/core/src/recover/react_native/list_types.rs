@@ -111,7 +111,7 @@ fn member<'p>(class: Ref, name: &str, values: &Values<'p>) -> Option<(Ref, &'p T
 }
 
 /// The parameters that a type names; `None` where it does not say which.
-fn parameters(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+pub(super) fn parameters(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
     if matches!(ty.simple(), "undefined" | "null" | "never" | "NavigatorScreenParams") {
         return Some(Vec::new());
     }

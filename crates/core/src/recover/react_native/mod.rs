@@ -5,7 +5,9 @@ mod element;
 mod list_types;
 mod navigation;
 mod navigators;
+mod taken;
 
+pub(super) mod file_route;
 pub(super) mod stack_component;
 
 pub(in crate::recover) use components::RECOVERER as COMPONENTS;

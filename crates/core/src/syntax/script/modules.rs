@@ -52,9 +52,14 @@ impl Script<'_> {
     }
 
     /// A name that others may take, and the one it has here or in a third file.
-    fn give(&mut self, path: String, name: &str) {
-        let import =
-            Import { path: path.into(), name: Some(name.into()), exported: true, ..Import::default() };
+    fn give(&mut self, path: String, name: &str, at: Node<'_>) {
+        let import = Import {
+            path: path.into(),
+            name: Some(name.into()),
+            exported: true,
+            span: Some(span(at)),
+            ..Import::default()
+        };
         self.0.tree.imports.push(import);
     }
 
@@ -65,7 +70,7 @@ impl Script<'_> {
             for one in named(clause) {
                 let Some(name) = one.child_by_field_name("name").map(|n| self.0.name(n)) else { continue };
                 let alias = one.child_by_field_name("alias").map(|n| self.0.name(n));
-                self.give(format!("{from}.{name}"), &alias.unwrap_or_else(|| name.clone()));
+                self.give(format!("{from}.{name}"), &alias.unwrap_or_else(|| name.clone()), one);
             }
             return None;
         }
@@ -82,7 +87,7 @@ impl Script<'_> {
             (Some(declared), _) => {
                 let name = declared.child_by_field_name("name").map(|n| self.0.name(n));
                 let id = self.item(declared);
-                self.give(format!("{SELF}.{}", name.as_deref().unwrap_or_default()), DEFAULT);
+                self.give(format!("{SELF}.{}", name.as_deref().unwrap_or_default()), DEFAULT, node);
                 Some(id)
             }
             (None, Some(value)) => self.default_value(value, node),
@@ -93,7 +98,7 @@ impl Script<'_> {
     /// `export default X`, where X is a name or anything else.
     fn default_value(&mut self, value: Node<'_>, node: Node<'_>) -> Option<Id> {
         if value.kind() == "identifier" {
-            self.give(format!("{SELF}.{}", self.0.str(value)), DEFAULT);
+            self.give(format!("{SELF}.{}", self.0.str(value)), DEFAULT, node);
             return None;
         }
         Some(self.exported_value(DEFAULT, value, node))
@@ -104,7 +109,7 @@ impl Script<'_> {
         let own = value.child_by_field_name("name").filter(|_| super::declarations::is_function(value));
         let Some(own) = own else { return self.named_value(name.into(), span(node), value, None, node) };
         let (written, at) = (self.0.name(own), span(own));
-        self.give(format!("{SELF}.{written}"), name);
+        self.give(format!("{SELF}.{written}"), name, node);
         self.named_value(written, at, value, None, node)
     }
 
@@ -179,7 +184,7 @@ impl Script<'_> {
         let name: SmolStr = name.into();
         match right.kind() {
             "identifier" => {
-                self.give(format!("{SELF}.{}", self.0.str(right)), &name);
+                self.give(format!("{SELF}.{}", self.0.str(right)), &name, node);
                 Some(self.expression(right))
             }
             "object" if name == DEFAULT => {
@@ -187,14 +192,14 @@ impl Script<'_> {
                     match part.kind() {
                         "shorthand_property_identifier" => {
                             let own = self.0.name(part);
-                            self.give(format!("{SELF}.{own}"), &own);
+                            self.give(format!("{SELF}.{own}"), &own, part);
                         }
                         "pair" => {
                             let key = part.child_by_field_name("key").map(|n| self.0.name(n));
                             let value =
                                 part.child_by_field_name("value").filter(|n| n.kind() == "identifier");
                             if let (Some(key), Some(value)) = (key, value) {
-                                self.give(format!("{SELF}.{}", self.0.str(value)), &key);
+                                self.give(format!("{SELF}.{}", self.0.str(value)), &key, part);
                             }
                         }
                         _ => {}

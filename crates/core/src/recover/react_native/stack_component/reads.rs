@@ -1,8 +1,9 @@
 //! What screens take out of their route: `route.params`, in all forms.
 
 use crate::model::Via;
+use crate::recover::Facts;
 use crate::recover::react_native::navigation::properties_type;
-use crate::recover::{Facts, ReadFact, code};
+use crate::recover::react_native::taken::taken;
 use crate::syntax::Kind;
 use crate::values::{Def, Expr, Ref, Values};
 
@@ -15,7 +16,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Kind::Member(member) = tree.kind(id) else { continue };
         let at = Ref { file, id };
         if member.name == "params" && is_route(&Expr::new(at).with(member.of), 0, values) {
-            follow(at, 0, values, facts);
+            taken(at, Via::Argument, values, facts);
         }
     }
 }
@@ -43,40 +44,5 @@ fn is_route(expr: &Expr, depth: usize, values: &Values<'_>) -> bool {
             _ => false,
         },
         _ => false,
-    }
-}
-
-/// Follows the parameters from where they are taken: members, names they are given, choices with a
-/// stand-in.
-fn follow(at: Ref, depth: usize, values: &Values<'_>, facts: &mut Facts) {
-    let tree = values.tree(at);
-    let Some(parent) = tree.node(at.id).parent.filter(|_| depth < MAX_DEPTH) else { return };
-    let outer = Ref { file: at.file, id: parent };
-    match tree.kind(parent) {
-        Kind::Unary { op, .. } if op == "!!" => follow(outer, depth + 1, values, facts),
-        Kind::Cast { of, .. } if *of == at.id => follow(outer, depth + 1, values, facts),
-        Kind::Binary { op, left, .. } if op == "?:" && *left == at.id => {
-            follow(outer, depth + 1, values, facts);
-        }
-        Kind::Variable(variable) if variable.init == Some(at.id) => {
-            let uses = values.program().uses_in(at.file, &variable.name).iter().copied();
-            let own = uses.filter(|&used| values.resolve(used, &variable.name) == Some(Def::Variable(outer)));
-            own.for_each(|used| follow(used, depth + 1, values, facts));
-        }
-        Kind::Member(member) if member.of == at.id => {
-            let fact =
-                ReadFact::new(member.name.to_string(), Via::Argument, outer, code::node_at(outer, values));
-            let span = member.name_span;
-            facts.reads.push(ReadFact {
-                forced: code::is_forced(outer, values),
-                tolerant: member.safe || code::is_met(outer, values),
-                at: crate::recover::At { file: at.file, span },
-                ..fact
-            });
-        }
-        // Looked at, not taken.
-        Kind::Binary { op, .. } if matches!(op.as_str(), "==" | "!=" | "&&") => {}
-        Kind::Branch { .. } | Kind::Block(_) => {}
-        _ => facts.whole_bags.push(at),
     }
 }
