@@ -2,17 +2,26 @@
 
 use super::graph::Graph;
 use crate::model::Style;
-use crate::recover::{LinkFact, RouteFact};
+use crate::recover::{LinkFact, OriginFact, RouteFact};
 use rustc_hash::FxHashMap;
 
 /// Gives routes the addresses that are declared for their names.
-pub(super) fn attach(links: Vec<LinkFact>, routes: &mut [RouteFact], graph: &mut Graph<'_>) {
+pub(super) fn attach(
+    links: Vec<LinkFact>,
+    origins: &[OriginFact],
+    routes: &mut [RouteFact],
+    graph: &mut Graph<'_>,
+) {
     let sources = graph.sources;
     let mut by_name: FxHashMap<(Style, String), Vec<usize>> = FxHashMap::default();
     for (i, route) in routes.iter().enumerate() {
         by_name.entry((route.style, route.name.clone())).or_default().push(i);
     }
-    for link in links {
+    for mut link in links {
+        if link.origins.is_empty() {
+            let own = origins.iter().filter(|o| o.style == link.style && o.module == link.module);
+            link.origins = own.map(|fact| fact.origin.clone()).collect();
+        }
         let named = by_name.get(&(link.style, link.route.clone())).cloned().unwrap_or_default();
         if named.is_empty() {
             graph.unlinked.push(link);

@@ -45,6 +45,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         parts,
         mut routes,
         links,
+        origins,
         nobodys,
         containers,
         includes,
@@ -73,7 +74,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
-    links::attach(links, &mut routes, &mut graph);
+    links::attach(links, &origins, &mut routes, &mut graph);
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     addresses::add(&addresses, &mut graph);

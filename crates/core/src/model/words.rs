@@ -75,6 +75,8 @@ words! {
         AutoRoute = "auto-route",
         /// Screens that are elements of navigators, or entries of their objects.
         StackComponent = "stack-component",
+        /// Screens that are entries of an object of names, by the older packages.
+        StackConfig = "stack-config",
         /// Routes that are files.
         FileRoute = "file-route",
     }
@@ -86,7 +88,12 @@ impl Style {
     pub fn names_are_text(self) -> bool {
         matches!(
             self,
-            Self::ComposeString | Self::NamedTable | Self::GoRouter | Self::StackComponent | Self::FileRoute
+            Self::ComposeString
+                | Self::NamedTable
+                | Self::GoRouter
+                | Self::StackComponent
+                | Self::StackConfig
+                | Self::FileRoute
         )
     }
 
@@ -99,7 +106,7 @@ impl Style {
     /// Whether the first of several declarations of a name in one container takes its calls.
     #[must_use]
     pub fn first_of_a_name_counts(self) -> bool {
-        matches!(self, Self::StackComponent)
+        matches!(self, Self::StackComponent | Self::StackConfig)
     }
 
     /// What apps in this style are built for.
@@ -113,7 +120,7 @@ impl Style {
             | Self::FragmentSwap
             | Self::Voyager => Platform::Android,
             Self::PushBuilder | Self::NamedTable | Self::GoRouter | Self::AutoRoute => Platform::Flutter,
-            Self::StackComponent | Self::FileRoute => Platform::ReactNative,
+            Self::StackComponent | Self::StackConfig | Self::FileRoute => Platform::ReactNative,
         }
     }
 }

@@ -18,9 +18,9 @@ pub(crate) mod testing;
 pub use facts::{
     ActionFact, AddressFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey, Facts,
     HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
-    MenuItem, MenuSetup, MenuView, MissingStep, Overruled, Owner, ParameterFact, PartFact, ReadFact,
-    RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, StartFact,
-    TargetFact, UnfiledFact, UsedFact,
+    MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner, ParameterFact, PartFact,
+    ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact,
+    StartFact, TargetFact, UnfiledFact, UsedFact,
 };
 
 use crate::model::Style;
@@ -58,6 +58,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     flutter::auto_route::RECOVERER,
     react_native::COMPONENTS,
     react_native::stack_component::RECOVERER,
+    react_native::stack_config::RECOVERER,
     react_native::file_route::RECOVERER,
 ];
 

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, nearest};
+use crate::link::{Graph, Parameter, nearest};
 use crate::model::{Severity, Via};
 
 pub(super) static RULE: Rule = Rule {
@@ -59,7 +59,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 /// Whether a route declares the name, or a call to it passes it or may pass anything.
 fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let fact = &graph.routes[route];
-    let declared = !fact.declares_by_reads() && fact.parameter(name).is_some();
+    // Of a path only its own parameters are declared: what the query holds, its screen only asks for.
+    let asked = |parameter: &Parameter| fact.fact.has_address && parameter.via == Via::Query;
+    let declared = !fact.declares_by_reads() && fact.parameter(name).is_some_and(|p| !asked(p));
     let linked = fact.fact.deep_links.iter().any(|(pattern, _)| pattern.contains(&format!("{{{name}}}")));
     let mut calls = graph.opened_as(route).into_iter().flat_map(|route| graph.calls_to(route));
     let by_call =

@@ -10,8 +10,8 @@ pub use calls::{
     ArgumentFact, BagFact, CallFact, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact,
 };
 pub use routes::{
-    ActionFact, AddressFact, ContainerFact, ContainerKey, IncludeFact, LinkFact, Owner, ParameterFact,
-    RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, StartFact,
+    ActionFact, AddressFact, ContainerFact, ContainerKey, IncludeFact, LinkFact, OriginFact, Owner,
+    ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, StartFact,
 };
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
@@ -58,6 +58,8 @@ facts! {
     redirects: RedirectFact,
     /// Addresses that are declared apart from their routes.
     links: LinkFact,
+    /// Schemes and hosts that an app answers.
+    origins: OriginFact,
     /// Code that runs for no screen.
     nobodys: Ref,
     /// Addresses that lead into the app.

@@ -269,6 +269,17 @@ pub struct AddressFact {
     pub at: At,
 }
 
+/// A scheme and host that an app answers, where its paths are declared apart.
+#[derive(Debug)]
+pub struct OriginFact {
+    /// The style of the routes.
+    pub style: Style,
+    /// `barn://`.
+    pub origin: String,
+    /// The module of the app.
+    pub module: usize,
+}
+
 /// An address that is declared apart from the route that it opens.
 #[derive(Debug, Clone)]
 pub struct LinkFact {

@@ -3,7 +3,7 @@
 
 use super::SPEAKS;
 use super::element::element;
-use super::navigators::{Part, part};
+use super::navigators::{Part, is_creator, is_older_creator, part, variable_name};
 use crate::model::ScreenKind;
 use crate::recover::{At, Facts, ScreenFact, StyleRecoverer};
 use crate::source::library_of;
@@ -109,6 +109,25 @@ pub(super) fn path(at: Ref, values: &Values<'_>) -> String {
     format!("{library}.{name}")
 }
 
+/// A navigator that is an object, as the screen that it is to the route that holds it.
+pub(super) fn navigator_screen(created: Ref, values: &Values<'_>) -> ScreenFact {
+    let name = variable_name(created, values).filter(|name| name != "default");
+    let name = name.unwrap_or_else(|| file_name(created, values));
+    let library = library_of(values.program().source(created.file)).unwrap_or_default();
+    ScreenFact {
+        class: created,
+        path: format!("{library}.{name}"),
+        name,
+        kind: ScreenKind::Component,
+        dialog: false,
+        sheet: false,
+        surely: false,
+        is_base: false,
+        layouts: Vec::new(),
+        at: crate::recover::code::callee_at(created, values),
+    }
+}
+
 /// What a component without a name goes by.
 fn file_name(at: Ref, values: &Values<'_>) -> String {
     let library = library_of(values.program().source(at.file)).unwrap_or_default();
@@ -174,18 +193,15 @@ fn shown_at(expr: &Expr, depth: usize, values: &Values<'_>) -> Shown {
                     other => inside().unwrap_or(other),
                 };
             }
-            if super::navigators::is_creator(expr, values) {
+            if is_creator(expr, values) || is_older_creator(expr, values) {
                 return Shown::Navigator(expr.at);
             }
-            if let Some(body) = values.called_body(expr) {
-                let wrapped = first(&values.handed_back(&body), depth, values);
-                if wrapped != Shown::Unknown {
-                    return wrapped;
-                }
-            }
-            // A wrapper of somebody else's shows what it is given.
+            // A wrapper shows what it is given.
             let given: Vec<Expr> = call.args.iter().map(|arg| expr.with(arg.value)).collect();
-            first(&given, depth, values)
+            match (first(&given, depth, values), values.called_body(expr)) {
+                (Shown::Unknown, Some(body)) => first(&values.handed_back(&body), depth, values),
+                (given, _) => given,
+            }
         }
         _ => Shown::Unknown,
     }

@@ -9,9 +9,12 @@ mod taken;
 
 pub(super) mod file_route;
 pub(super) mod stack_component;
+pub(super) mod stack_config;
 
 pub(in crate::recover) use components::RECOVERER as COMPONENTS;
 
+#[cfg(test)]
+mod file_route_tests;
 #[cfg(test)]
 mod stack_component_tests;
 

@@ -64,3 +64,31 @@ pub(super) fn is_creator(expr: &Expr, values: &Values<'_>) -> bool {
         && !values.calls_own_function(expr, call)
         && values.external(&expr.with(call.callee)).is_none_or(|path| !path.starts_with("react-navigation"))
 }
+
+/// Whether a call makes a navigator by the older packages: `createStackNavigator({ … })`,
+/// `StackNavigator({ … })`.
+pub(super) fn is_older_creator(expr: &Expr, values: &Values<'_>) -> bool {
+    let Some(call) = values.tree(expr.at).call(expr.at.id) else { return false };
+    let name = code::callee_name(expr.at, values);
+    name.ends_with("Navigator")
+        && call.args.first().is_some_and(|arg| arg.name.is_none())
+        && values.external(&expr.with(call.callee)).is_some_and(|path| path.starts_with("react-navigation"))
+}
+
+/// The variable that holds a navigator, by name.
+pub(super) fn variable_name(created: Ref, values: &Values<'_>) -> Option<String> {
+    let tree = values.tree(created);
+    let variable = tree.variable(tree.node(created.id).parent?)?;
+    Some(variable.name.to_string())
+}
+
+/// Whether anything may use a navigator: the name that holds it, or whoever takes its file in.
+pub(super) fn is_used(created: Ref, values: &Values<'_>) -> bool {
+    let Some(name) = variable_name(created, values).filter(|name| name != "default") else { return true };
+    let given = |import: &crate::syntax::Import| {
+        import.exported && import.path.rsplit('.').next() == Some(name.as_str())
+    };
+    !values.program().uses_of_name(&name).is_empty()
+        || values.program().tree(created.file).imports.iter().any(given)
+        || !values.program().words_of_unparsed(std::slice::from_ref(&name)).is_empty()
+}

@@ -33,8 +33,9 @@ fn follow(at: Ref, via: Via, depth: usize, values: &Values<'_>, facts: &mut Fact
         Kind::Member(member) if member.of == at.id => {
             let fact = ReadFact::new(member.name.to_string(), via, outer, code::node_at(outer, values));
             let span = member.name_span;
+            let needed = is_untyped(at.file, values) && !member.safe && !is_asked_for(outer, values);
             facts.reads.push(ReadFact {
-                forced: code::is_forced(outer, values),
+                forced: code::is_forced(outer, values) || (needed && !code::is_met(outer, values)),
                 tolerant: member.safe || code::is_met(outer, values),
                 at: At { file: at.file, span },
                 ..fact
@@ -44,5 +45,40 @@ fn follow(at: Ref, via: Via, depth: usize, values: &Values<'_>, facts: &mut Fact
         Kind::Binary { op, .. } if matches!(op.as_str(), "==" | "!=" | "&&") => {}
         Kind::Branch { .. } | Kind::Block(_) => {}
         _ => facts.whole_bags.push(at),
+    }
+}
+
+/// Whether a file says nothing of types: what is taken out plainly is needed there.
+fn is_untyped(file: u32, values: &Values<'_>) -> bool {
+    let path = values.program().source(file).path.as_str();
+    [".js", ".jsx", ".mjs", ".cjs"].iter().any(|ending| path.ends_with(ending))
+}
+
+/// Whether a value, or the name that it is given, is looked at before it is used.
+fn is_asked_for(at: Ref, values: &Values<'_>) -> bool {
+    if is_tested(at, values) {
+        return true;
+    }
+    let tree = values.tree(at);
+    let Some(parent) = tree.node(at.id).parent else { return false };
+    let held = Ref { file: at.file, id: parent };
+    let Some(variable) = tree.variable(parent).filter(|variable| variable.init == Some(at.id)) else {
+        return false;
+    };
+    let uses = values.program().uses_in(at.file, &variable.name).iter().copied();
+    let own = uses.filter(|&used| values.resolve(used, &variable.name) == Some(Def::Variable(held)));
+    let own: Vec<Ref> = own.collect();
+    own.is_empty() || own.into_iter().any(|used| is_tested(used, values))
+}
+
+fn is_tested(at: Ref, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    let Some(parent) = tree.node(at.id).parent else { return false };
+    match tree.kind(parent) {
+        Kind::Branch { arms, .. } => arms.iter().any(|arm| arm.tests.contains(&at.id)),
+        Kind::Binary { op, .. } => matches!(op.as_str(), "&&" | "?:" | "==" | "!="),
+        Kind::Unary { op, .. } => op == "!",
+        Kind::Member(member) => member.safe && member.of == at.id,
+        _ => false,
     }
 }

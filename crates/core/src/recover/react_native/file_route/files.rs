@@ -141,6 +141,7 @@ fn ask_for_others(own: &RouteFile, values: &Values<'_>) {
     for file in &values.program().sources().files {
         if let Some(library) = library_of(file).filter(|library| library.starts_with(&own.folder)) {
             values.expect_file(library, "export");
+            values.expect_file(library, "exports");
         }
     }
 }

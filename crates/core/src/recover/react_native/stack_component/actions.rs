@@ -43,6 +43,10 @@ const NAMING: &[(&str, Verb)] = &[
     ("replace", Verb::Replace),
 ];
 
+/// Objects whose methods make actions.
+const CREATORS: &[&str] =
+    &["CommonActions", "DrawerActions", "NavigationActions", "StackActions", "SwitchActions", "TabActions"];
+
 /// All methods that this style's calls are made by.
 pub(super) const METHODS: &[&str] = &[
     "dispatch",
@@ -62,11 +66,15 @@ pub(super) const METHODS: &[&str] = &[
 /// What a method does with its arguments; `None` where it is no call.
 pub(super) fn step(method: &str, args: &[Expr], values: &Values<'_>) -> Option<Step> {
     match method {
-        "goBack" => Some(Step::back(Verb::Back, 1)),
+        "back" | "goBack" => Some(Step::back(Verb::Back, 1)),
         "popToTop" => Some(Step::back(Verb::BackTo, 1)),
         "pop" => Some(match args.first() {
             None => Step::back(Verb::Back, 1),
-            Some(count) => Step::back(Verb::Back, number(count, values).unwrap_or(1)),
+            Some(count) => {
+                // `pop(2)`; `pop({ n: 2 })` of the older packages.
+                let count = property(count, "n", values).unwrap_or_else(|| count.clone());
+                Step::back(Verb::Back, number(&count, values).unwrap_or(1))
+            }
         }),
         "reset" | "resetRoot" => state(args.first()?, values),
         "dispatch" => dispatched(args.first()?, values),
@@ -87,8 +95,13 @@ fn number(expr: &Expr, values: &Values<'_>) -> Option<u32> {
 /// `navigate(name, params)`, `navigate({ name, params })`.
 fn named(verb: Verb, args: &[Expr], values: &Values<'_>) -> Option<Step> {
     let first = args.first()?;
-    if let Some(name) = property(first, "name", values) {
+    if let Some(name) = property(first, "name", values).or_else(|| property(first, "routeName", values)) {
         let mut step = Step::to(verb, name, property(first, "params", values));
+        // The older packages hand on an action for the navigator inside.
+        let inner = property(first, "action", values).and_then(|action| dispatched(&action, values));
+        if let Some(inner) = inner.filter(|inner| inner.name.is_some()) {
+            return Some(Step { verb, nested: true, ..inner });
+        }
         step.merges = is_true(property(first, "merge", values), values);
         return Some(innermost(step, values));
     }
@@ -126,6 +139,10 @@ fn innermost(mut step: Step, values: &Values<'_>) -> Step {
 
 /// A state: its routes, of which the last, or the one it points at, is on top.
 fn state(state: &Expr, values: &Values<'_>) -> Option<Step> {
+    if let Some(actions) = property(state, "actions", values) {
+        let last = values.elements(&actions).pop()?;
+        return dispatched(&last, values).map(|step| Step { verb: Verb::Reset, ..step });
+    }
     let routes = values.elements(&property(state, "routes", values)?);
     let index = property(state, "index", values).and_then(|index| number(&index, values));
     let on_top = match index {
@@ -156,9 +173,13 @@ fn dispatched(action: &Expr, values: &Values<'_>) -> Option<Step> {
     let tree = values.tree(made.at);
     let call = tree.call(made.at.id)?;
     let creator = tree.last_name(tree.receiver(call)?)?.0;
-    matches!(creator.as_str(), "CommonActions" | "DrawerActions" | "StackActions" | "TabActions")
-        .then_some(())?;
+    CREATORS.contains(&creator.as_str()).then_some(())?;
     let method = tree.callee(call)?.0.as_str();
     let args: Vec<Expr> = call.args.iter().map(|arg| made.with(arg.value)).collect();
     (method != "dispatch").then(|| step(method, &args, values))?
+}
+
+/// Whether an expression is an action that leads somewhere.
+pub(super) fn is_action(action: &Expr, values: &Values<'_>) -> bool {
+    dispatched(action, values).is_some()
 }

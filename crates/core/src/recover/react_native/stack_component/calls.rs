@@ -1,29 +1,34 @@
 //! Calls on navigation objects, and links.
 
-use super::actions::{METHODS, Step, step};
+use super::actions::{METHODS, Step, is_action, step};
 use crate::model::{Form, Style, Verb};
 use crate::recover::react_native::element::{element, key_of, property};
-use crate::recover::react_native::navigation::{Navigation, global_list, method_of, methods};
+use crate::recover::react_native::navigation::{Method, Navigation, global_list, method_of, methods};
 use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Literal, Slot, TargetFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Shape, Values};
 
-pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
-    for method in methods(file, values, METHODS) {
+pub(in crate::recover::react_native) fn recover(
+    file: u32,
+    style: Style,
+    values: &Values<'_>,
+    facts: &mut Facts,
+) {
+    for method in all_methods(file, values) {
         let at = Expr::new(method.at);
         let args: Vec<Expr> = method.call.args.iter().map(|arg| at.with(arg.value)).collect();
         let Some(step) = step(method.name, &args, values) else { continue };
         // An action says nothing of the list that the object is checked against.
         let checked = method.on.list.is_some() && !matches!(method.name, "dispatch" | "resetRoot");
-        add(method.at, &step, &method.on, checked, values, facts);
+        add(method.at, style, &step, &method.on, checked, values, facts);
     }
-    handed_over(file, values, facts);
-    links(file, values, facts);
-    by_path(file, values, facts);
+    handed_over(file, style, values, facts);
+    links(file, style, values, facts);
+    by_path(file, style, values, facts);
 }
 
 /// `const linkTo = useLinkTo(); linkTo('/items/7')`: by the path of the linking configuration.
-fn by_path(file: u32, values: &Values<'_>, facts: &mut Facts) {
+fn by_path(file: u32, style: Style, values: &Values<'_>, facts: &mut Facts) {
     for (hook, _) in code::calls(file, values, &["useLinkTo"]) {
         let tree = values.tree(hook);
         let held = tree.node(hook.id).parent.and_then(|id| Some((id, tree.variable(id)?)));
@@ -36,14 +41,14 @@ fn by_path(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 && let Some(arg) = call.args.first()
             {
                 let at = Ref { file, id };
-                link_to(at, &Expr::new(at).with(arg.value), values, facts);
+                link_to(at, style, &Expr::new(at).with(arg.value), values, facts);
             }
         }
     }
 }
 
-fn link_to(at: Ref, path: &Expr, values: &Values<'_>, facts: &mut Facts) {
-    let base = CallFact::new(Style::StackComponent, Verb::Link, at, code::callee_at(at, values));
+fn link_to(at: Ref, style: Style, path: &Expr, values: &Values<'_>, facts: &mut Facts) {
+    let base = CallFact::new(style, Verb::Link, at, code::callee_at(at, values));
     let fact = by_name(base, path, values);
     let target = match fact.target {
         TargetFact::Named(shapes) => TargetFact::Text(shapes),
@@ -52,8 +57,22 @@ fn link_to(at: Ref, path: &Expr, values: &Values<'_>, facts: &mut Facts) {
     facts.calls.push(CallFact { target, host: Some(HostHint::Any), ..fact });
 }
 
+/// Methods on navigation objects; what is handed an action of the library is one, whatever it is.
+fn all_methods<'p>(file: u32, values: &Values<'p>) -> Vec<Method<'p>> {
+    let mut found = methods(file, values, METHODS);
+    for (at, call) in code::calls(file, values, &["dispatch"]) {
+        let action = call.args.first().map(|arg| Expr::new(at).with(arg.value));
+        let known = found.iter().any(|method| method.at == at);
+        if !known && action.is_some_and(|action| is_action(&action, values)) {
+            let on = Navigation { list: None, host: Some(HostHint::Any) };
+            found.push(Method { at, call, name: "dispatch", on });
+        }
+    }
+    found
+}
+
 /// `onPress={navigation.goBack}`: a method that is handed over and not called.
-fn handed_over(file: u32, values: &Values<'_>, facts: &mut Facts) {
+fn handed_over(file: u32, style: Style, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
     for (name, verb) in [("goBack", Verb::Back), ("popToTop", Verb::BackTo)] {
         for &at in values.program().uses_in(file, name) {
@@ -65,16 +84,24 @@ fn handed_over(file: u32, values: &Values<'_>, facts: &mut Facts) {
             };
             let span = tree.last_name(at.id).map_or(tree.span(at.id), |(_, span)| span);
             if handed && method_of(&Expr::new(at), values).is_some() {
-                facts.calls.push(CallFact::new(Style::StackComponent, verb, at, At { file, span }));
+                facts.calls.push(CallFact::new(style, verb, at, At { file, span }));
             }
         }
     }
 }
 
 /// One call for each place that says where it leads.
-fn add(at: Ref, step: &Step, on: &Navigation, checked: bool, values: &Values<'_>, facts: &mut Facts) {
+fn add(
+    at: Ref,
+    style: Style,
+    step: &Step,
+    on: &Navigation,
+    checked: bool,
+    values: &Values<'_>,
+    facts: &mut Facts,
+) {
     let Some(name) = &step.name else {
-        let fact = CallFact::new(Style::StackComponent, step.verb, at, code::callee_at(at, values));
+        let fact = CallFact::new(style, step.verb, at, code::callee_at(at, values));
         facts.calls.push(CallFact { steps: step.steps, host: on.host.clone(), ..fact });
         return;
     };
@@ -87,7 +114,7 @@ fn add(at: Ref, step: &Step, on: &Navigation, checked: bool, values: &Values<'_>
         let through_wrapper = site.at != at;
         let written_as_is = !matches!(values.kind(name.at), Kind::Cast { .. });
         let place = code::callee_at(site.at, values);
-        let base = CallFact::new(Style::StackComponent, step.verb, site.at, place);
+        let base = CallFact::new(style, step.verb, site.at, place);
         let fact = by_name(base, &target, values);
         let (arguments, open) =
             step.params.as_ref().map(|params| passed(&bound(params), values)).unwrap_or_default();
@@ -142,7 +169,7 @@ pub(super) fn passed(params: &Expr, values: &Values<'_>) -> (Vec<ArgumentFact>, 
 }
 
 /// `<Link screen="…" params={…}>`, `useLinkProps({ screen, params })`.
-fn links(file: u32, values: &Values<'_>, facts: &mut Facts) {
+fn links(file: u32, style: Style, values: &Values<'_>, facts: &mut Facts) {
     let checked = global_list(values).is_some();
     for (at, call) in code::calls(file, values, &["Link", "useLinkProps"]) {
         let here = Expr::new(at);
@@ -160,7 +187,7 @@ fn links(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let to = property(&object, "to", values).unwrap_or_else(|| object.clone());
         let Some(name) = property(&to, "screen", values) else {
             if matches!(values.kind(to.at), Kind::Text(_)) {
-                link_to(at, &to, values, facts);
+                link_to(at, style, &to, values, facts);
             }
             continue;
         };
@@ -173,6 +200,6 @@ fn links(file: u32, values: &Values<'_>, facts: &mut Facts) {
             steps: 1,
             nested: false,
         };
-        add(at, &step, &Navigation::default(), typed, values, facts);
+        add(at, style, &step, &Navigation::default(), typed, values, facts);
     }
 }

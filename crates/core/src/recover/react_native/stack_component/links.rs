@@ -71,7 +71,7 @@ fn joined(above: &str, path: &str) -> String {
 }
 
 /// A path with its parameters in braces: `:id`, `:id?`, `:id(\\d+)`.
-fn pattern(path: &str) -> String {
+pub(in crate::recover::react_native) fn pattern(path: &str) -> String {
     let parts = path.split('/').map(|part| match part.strip_prefix(':') {
         Some(name) => {
             let name = name.trim_end_matches('?');

@@ -2,14 +2,15 @@
 //! (reactnavigation.org, versions 5 to 7).
 
 mod actions;
-mod calls;
-mod links;
+pub(super) mod calls;
+pub(super) mod links;
 mod objects;
 mod reads;
 mod routes;
-mod tree;
+pub(super) mod tree;
 
 use super::SPEAKS;
+use super::stack_config::is_older;
 use crate::model::Style;
 use crate::recover::{Facts, StyleRecoverer};
 use crate::values::Values;
@@ -25,6 +26,8 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     tree::recover(file, values, facts);
     objects::recover(file, values, facts);
     links::recover(file, values, facts);
-    calls::recover(file, values, facts);
-    reads::recover(file, values, facts);
+    if !is_older(file, values) {
+        calls::recover(file, Style::StackComponent, values, facts);
+        reads::recover(file, values, facts);
+    }
 }

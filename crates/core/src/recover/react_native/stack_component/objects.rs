@@ -4,7 +4,7 @@ use super::routes::{Named, key_of_object, route};
 use super::tree::{sight, start_said};
 use crate::recover::react_native::components::shown;
 use crate::recover::react_native::element::{key_of, property};
-use crate::recover::react_native::navigators::is_creator;
+use crate::recover::react_native::navigators::{is_creator, is_used, variable_name};
 use crate::recover::{ContainerFact, ContainerKey, Facts, RouteFact, StartFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
@@ -90,28 +90,6 @@ fn screens(
         let fact = route(Named { name, shown, initial, created, container, at }, values, facts);
         routes.push(RouteFact { content: Some(value.at), ..fact });
     }
-}
-
-/// The name of the variable that holds a navigator.
-fn variable_name(created: Ref, values: &Values<'_>) -> Option<String> {
-    let tree = values.tree(created);
-    let variable = tree.variable(tree.node(created.id).parent?)?;
-    Some(variable.name.to_string())
-}
-
-/// Whether the variable that holds a navigator is used anywhere.
-fn is_used(created: Ref, values: &Values<'_>) -> bool {
-    let Some(name) = variable_name(created, values) else { return true };
-    let uses = values.program().uses_of_name(&name);
-    uses.iter().any(|&used| values.tree(used).node(used.id).parent.is_some())
-        || exported(created, &name, values)
-}
-
-/// What others may take in: they may not be parsed.
-fn exported(created: Ref, name: &str, values: &Values<'_>) -> bool {
-    let given =
-        |import: &crate::syntax::Import| import.exported && import.path.rsplit('.').next() == Some(name);
-    values.program().tree(created.file).imports.iter().any(given)
 }
 
 /// Whether a navigator is made to a component that no other navigator holds.

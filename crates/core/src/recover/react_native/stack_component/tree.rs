@@ -296,7 +296,11 @@ fn starts(
 }
 
 /// The start that a navigator names.
-pub(super) fn start_said(said: &Expr, created: Ref, values: &Values<'_>) -> Option<StartFact> {
+pub(in crate::recover::react_native) fn start_said(
+    said: &Expr,
+    created: Ref,
+    values: &Values<'_>,
+) -> Option<StartFact> {
     let found = values.eval(said);
     let [one] = found.as_slice() else { return None };
     let name = one.shape()?.plain()?;

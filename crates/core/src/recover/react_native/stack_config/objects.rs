@@ -1,0 +1,141 @@
+//! Navigators as objects: name to component, or to an object with one.
+
+use crate::model::{RouteKind, Style, Via};
+use crate::recover::react_native::components::{Shown, navigator_screen, screen, shown};
+use crate::recover::react_native::element::{element, key_of, property};
+use crate::recover::react_native::navigators::{is_older_creator, is_used};
+use crate::recover::react_native::stack_component::{links, tree};
+use crate::recover::{
+    ContainerFact, ContainerKey, Facts, LinkFact, OriginFact, ParameterFact, RouteFact, Shows, StartFact,
+    code,
+};
+use crate::syntax::Kind;
+use crate::values::{Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let at = Ref { file, id };
+        let Some(call) = tree.call(id) else { continue };
+        if let Some(element) = element(&Expr::new(at), values) {
+            let prefix = element.property("uriPrefix", values).and_then(|prefix| values.plain_text(&prefix));
+            let module = values.program().source(file).module;
+            facts.origins.extend(prefix.map(|origin| OriginFact {
+                style: Style::StackConfig,
+                origin,
+                module,
+            }));
+        } else if let Some(routes) = call.args.first().filter(|_| is_older_creator(&Expr::new(at), values)) {
+            let options = call.args.get(1).map(|arg| Expr::new(at).with(arg.value));
+            navigator(at, &Expr::new(at).with(routes.value), options.as_ref(), values, facts);
+        }
+    }
+}
+
+fn navigator(created: Ref, object: &Expr, options: Option<&Expr>, values: &Values<'_>, facts: &mut Facts) {
+    let key = ContainerKey(code::callee_at(created, values));
+    let entries = values.entries(object);
+    let mut open = entries.as_ref().is_none_or(|entries| entries.open);
+    let mut routes = Vec::new();
+    for (at, value) in entries.map(|entries| entries.known).unwrap_or_default() {
+        match key_of(&at, values) {
+            Some(name) => routes.push(route(name, &at, &value, (created, key), values, facts)),
+            None => open = true,
+        }
+    }
+    let said = options.and_then(|options| property(options, "initialRouteName", values));
+    let said = said.and_then(|said| tree::start_said(&said, created, values));
+    let first = || {
+        routes.first().map(|fact: &RouteFact| StartFact {
+            name: fact.name.clone(),
+            literal: false,
+            checked: false,
+            at: fact.at,
+        })
+    };
+    let own = navigator_screen(created, values);
+    let used = is_used(created, values);
+    facts.containers.push(ContainerFact {
+        name: Some(own.name),
+        starts: said.or_else(first).into_iter().collect(),
+        is_host: used,
+        needs_host: !used,
+        is_app: used,
+        shown_in: Some(own.path),
+        open,
+        ..ContainerFact::new(key)
+    });
+    facts.routes.extend(routes);
+}
+
+fn route(
+    name: String,
+    key: &Expr,
+    value: &Expr,
+    (created, container): (Ref, ContainerKey),
+    values: &Values<'_>,
+    facts: &mut Facts,
+) -> RouteFact {
+    let at = code::node_at(key.at, values);
+    let whole = property(value, "screen", values).or_else(|| property(value, "getScreen", values));
+    let shown = shown(whole.as_ref().unwrap_or(value), values);
+    let kind = match &shown {
+        Shown::Navigator(_) => RouteKind::Group,
+        _ if code::callee_name(created, values).contains("Tab") => RouteKind::Tab,
+        _ => RouteKind::Screen,
+    };
+    let given = whole.as_ref().and_then(|_| property(value, "params", values));
+    let path = whole.as_ref().and_then(|_| values.plain_text(&property(value, "path", values)?));
+    if let Some(path) = path.filter(|path| !path.is_empty() && kind != RouteKind::Group) {
+        facts.links.push(LinkFact {
+            style: Style::StackConfig,
+            route: name.clone(),
+            pattern: Some(links::pattern(&path)),
+            origins: Vec::new(),
+            module: values.program().source(at.file).module,
+            at,
+        });
+    }
+    let (shows, holds) = match shown {
+        Shown::Own(component) => {
+            let fact = screen(component, values);
+            let path = fact.as_ref().map(|fact| fact.path.clone()).unwrap_or_default();
+            facts.screens.extend(fact);
+            (Shows::Class(path, at), None)
+        }
+        Shown::Navigator(inner) => {
+            let fact = navigator_screen(inner, values);
+            let path = fact.path.clone();
+            facts.screens.push(fact);
+            (Shows::Class(path, at), Some(ContainerKey(code::callee_at(inner, values))))
+        }
+        Shown::Missing => (Shows::Nothing, None),
+        Shown::Unknown => (Shows::NotApplicable, None),
+    };
+    RouteFact {
+        shows,
+        holds,
+        container: Some(container),
+        parameters: given.map(|given| defaults(&given, values)).unwrap_or_default(),
+        parameters_from_reads: kind != RouteKind::Group,
+        content: Some(value.at).filter(|at| matches!(values.kind(*at), Kind::Map(_))),
+        ..RouteFact::new(Style::StackConfig, kind, name, at)
+    }
+}
+
+/// Values that a route is given where it is declared.
+fn defaults(given: &Expr, values: &Values<'_>) -> Vec<ParameterFact> {
+    let entries = values.entries(given).map(|entries| entries.known).unwrap_or_default();
+    let known = entries.iter().filter_map(|(key, value)| {
+        Some(ParameterFact {
+            name: key_of(key, values)?,
+            ty: None,
+            required: false,
+            nullable: false,
+            default: Some(values.written(value.at)),
+            via: Via::Argument,
+            at: code::node_at(key.at, values),
+        })
+    });
+    known.collect()
+}
