@@ -105,7 +105,7 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
                 Kind::Function(function) => constant_of(at, &function.name, function.name_span, true, values),
                 _ => None,
             };
-            let holder = |at: Ref| values.enclosing_class(at);
+            let holder = |at: Ref| values.enclosing_class(at).or_else(|| file_of(at, values));
             let mut all: Vec<(Option<Ref>, Constant)> = constant
                 .into_iter()
                 .map(|constant| (holder(at).filter(|_| !constant.function), constant))
@@ -134,6 +134,12 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
     }
     found.sort_by_key(|constant| constant.at);
     graph.constants = found;
+}
+
+/// Where names outside of anything are a file's own, the file holds them: its first item stands for it.
+fn file_of(at: Ref, values: Values<'_>) -> Option<Ref> {
+    let id = *values.tree(at).items.first()?;
+    values.imports_all_by_name(at.file).then_some(Ref { file: at.file, id })
 }
 
 /// The texts of an object that a name holds outside of any function, in languages where its entries are

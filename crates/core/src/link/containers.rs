@@ -2,6 +2,7 @@
 
 use super::address::{fit, without_names};
 use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
+use super::nearest::nearest;
 use super::owners::Owners;
 use super::shadows;
 use crate::recover::{
@@ -350,13 +351,24 @@ fn find_starts(graph: &mut Graph<'_>) {
             graph.routes[route].start = true;
             graph.routes[route].entry |= is_app;
         }
-        graph.containers[i].starts = found;
+        let meant = if found.is_empty() { presumed(graph, i, &wanted) } else { found };
+        graph.containers[i].starts = meant;
         if graph.containers[i].start.is_none() {
             // Said and not there, or not said at all: reported once, there.
             let container = &mut graph.containers[i];
             container.broken |= container.start_in_code.is_none() && !container.incomplete;
         }
     }
+}
+
+/// Where a start is said by a name that is only misspelt, what is behind it is reached all the same.
+fn presumed(graph: &Graph<'_>, container: usize, wanted: &[String]) -> Vec<usize> {
+    let own: Vec<usize> = graph.routes_in(container).collect();
+    let by_name = own.iter().any(|&route| graph.routes[route].fact.style.first_of_a_name_counts());
+    let Some(name) = wanted.first().filter(|_| by_name) else { return Vec::new() };
+    let near = nearest(name, own.iter().map(|&route| graph.routes[route].fact.name.as_str()));
+    let meant = own.into_iter().find(|&route| near.first() == Some(&graph.routes[route].fact.name));
+    meant.into_iter().collect()
 }
 
 /// The route of a container that a start's name means.

@@ -58,16 +58,17 @@ impl Graph<'_> {
     /// Whether a route is in, or is, a container that something already reported keeps from working.
     #[must_use]
     pub fn is_excused(&self, route: usize) -> bool {
+        let at = route;
         let route = &self.routes[route];
         let own = route.container.or(route.group);
         let around = own.map(|container| self.around(container)).unwrap_or_default();
         route.loses_to.is_some()
             || route.shadowed_by.is_some()
             || self.overruled.iter().any(|other| route.fact.class == Some(other.class))
-            || around
-                .into_iter()
-                .map(|c| &self.containers[c])
-                .any(|c| c.broken || (c.incomplete && c.start.is_none()))
+            || around.into_iter().map(|c| &self.containers[c]).any(|c| {
+                let lost = c.starts.is_empty() || c.start.is_some() || c.starts.contains(&at);
+                (c.broken && lost) || (c.incomplete && c.start.is_none())
+            })
     }
 
     /// The routes that one call can mean by name, nearest spelling first.

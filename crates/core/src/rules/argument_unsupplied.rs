@@ -1,6 +1,6 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, Parameter, nearest};
-use crate::model::{Severity, Via};
+use crate::link::{Graph, Parameter, Read, nearest};
+use crate::model::{Severity, Style, Via};
 
 pub(super) static RULE: Rule = Rule {
     name: "argument-unsupplied",
@@ -40,6 +40,12 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 graph.calls_to(route).flat_map(|call| &call.arguments).map(|argument| argument.name.as_str());
             declared.chain(passed)
         });
+        // What copes with nothing may be left from a caller that is gone, unless a call passes what nobody
+        // takes out.
+        if is_optional(read) && relevant.iter().all(|&route| is_loose(graph, route) && !is_lost(graph, route))
+        {
+            continue;
+        }
         let near = nearest(&read.name, passed);
         let message = format!("nothing passes `{}` to this screen", read.name);
         let mut report = Report::new(read.fact.at, &read.name, message);
@@ -56,18 +62,42 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     }
 }
 
+fn is_optional(read: &Read) -> bool {
+    read.fact.tolerant || !read.fact.forced
+}
+
+/// Whether a route says nothing of what it takes, in a style whose callers pass what they like.
+fn is_loose(graph: &Graph<'_>, route: usize) -> bool {
+    let route = &graph.routes[route];
+    route.declares_by_reads() && matches!(route.fact.style, Style::StackComponent | Style::StackConfig)
+}
+
+/// Whether a call passes something that nobody takes out.
+fn is_lost(graph: &Graph<'_>, route: usize) -> bool {
+    let reads: Vec<&str> = graph.routes[route]
+        .screen
+        .map(|screen| graph.reads_of(screen).map(|read| read.name.as_str()).collect())
+        .unwrap_or_default();
+    graph
+        .calls_to(route)
+        .flat_map(|call| &call.arguments)
+        .any(|argument| !reads.contains(&argument.name.as_str()))
+}
+
 /// Whether a route declares the name, or a call to it passes it or may pass anything.
 fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let fact = &graph.routes[route];
     // Of a path only its own parameters are declared: what the query holds, its screen only asks for.
     let asked = |parameter: &Parameter| fact.fact.has_address && parameter.via == Via::Query;
     let declared = !fact.declares_by_reads() && fact.parameter(name).is_some_and(|p| !asked(p));
+    let given =
+        fact.fact.parameters.iter().any(|parameter| parameter.name == name && parameter.default.is_some());
     let linked = fact.fact.deep_links.iter().any(|(pattern, _)| pattern.contains(&format!("{{{name}}}")));
     let mut calls = graph.opened_as(route).into_iter().flat_map(|route| graph.calls_to(route));
     let by_call =
         calls.any(|call| call.fact.open || call.arguments.iter().any(|argument| argument.name == name));
     // What others open may bring anything.
-    declared || linked || by_call || fact.fact.from_outside || fact.fact.launcher
+    declared || given || linked || by_call || fact.fact.from_outside || fact.fact.launcher
 }
 
 #[cfg(test)]

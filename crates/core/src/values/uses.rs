@@ -103,6 +103,8 @@ impl<'p> Values<'p> {
                 all
             }
             Some(Def::Class(class)) => vec![class],
+            // A component behind a wrapper: `const Row = withTheme(PlainRow)`.
+            Some(Def::Variable(variable)) if self.imports_all_by_name(at.file) => self.wrapped(variable, 0),
             Some(_) => Vec::new(),
             None if self.program.is_declared_name(name) => {
                 let named = self.program.functions_named(name).iter().copied();
@@ -111,6 +113,28 @@ impl<'p> Values<'p> {
             }
             None => Vec::new(),
         }
+    }
+
+    /// The functions and classes that a wrapper is given whose result a variable holds.
+    fn wrapped(&self, at: Ref, depth: usize) -> Vec<Ref> {
+        let Some(init) = self.tree(at).variable(at.id).and_then(|variable| variable.init) else {
+            return Vec::new();
+        };
+        let Some(call) = self.tree(at).call(init).filter(|_| depth < 4) else { return Vec::new() };
+        let given = call.args.iter().map(|arg| Expr::new(Ref { file: at.file, id: arg.value }));
+        given
+            .flat_map(|arg| match self.kind(arg.at) {
+                Kind::Name(name) if name.starts_with(char::is_uppercase) => {
+                    match self.definition(&arg, &Fuel::new()) {
+                        Some(Def::Functions(found)) => found,
+                        Some(Def::Class(class)) => vec![class],
+                        Some(Def::Variable(inner)) if inner != at => self.wrapped(inner, depth + 1),
+                        _ => Vec::new(),
+                    }
+                }
+                _ => Vec::new(),
+            })
+            .collect()
     }
 
     /// A function and those that stand in for it in derived classes.

@@ -6,7 +6,7 @@ pub(super) mod calls;
 pub(super) mod links;
 mod objects;
 mod reads;
-mod routes;
+pub(super) mod routes;
 pub(super) mod tree;
 
 use super::SPEAKS;

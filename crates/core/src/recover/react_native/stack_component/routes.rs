@@ -1,10 +1,10 @@
 //! What elements and entries have in common: a name, what it shows, what it takes.
 
-use crate::model::{RouteKind, Style};
+use crate::model::{RouteKind, Style, Via};
 use crate::recover::react_native::components::{Shown, holds_navigator, path, screen};
 use crate::recover::react_native::element::key_of;
 use crate::recover::react_native::list_types::{of_component, of_list};
-use crate::recover::{At, ContainerKey, Facts, RouteFact, Shows, code};
+use crate::recover::{At, ContainerKey, Facts, ParameterFact, RouteFact, Shows, code};
 use crate::values::{Expr, Ref, Values};
 
 /// A screen as its navigator names it.
@@ -57,7 +57,8 @@ pub(super) fn route(named: Named, values: &Values<'_>, facts: &mut Facts) -> Rou
     let given: Vec<String> = given
         .map(|entries| entries.known.iter().filter_map(|(key, _)| key_of(key, values)).collect())
         .unwrap_or_default();
-    let mut parameters = declared.unwrap_or_default();
+    let own = || named.initial.as_ref().map(|initial| defaults(initial, values)).unwrap_or_default();
+    let mut parameters = declared.unwrap_or_else(own);
     for parameter in parameters.iter_mut().filter(|parameter| given.contains(&parameter.name)) {
         parameter.required = false;
     }
@@ -79,4 +80,21 @@ pub(super) fn route(named: Named, values: &Values<'_>, facts: &mut Facts) -> Rou
         parameters_from_reads: from_reads,
         ..RouteFact::new(Style::StackComponent, kind, named.name, named.at)
     }
+}
+
+/// Values that a route is given where it is declared.
+pub(in crate::recover::react_native) fn defaults(given: &Expr, values: &Values<'_>) -> Vec<ParameterFact> {
+    let entries = values.entries(given).map(|entries| entries.known).unwrap_or_default();
+    let known = entries.iter().filter_map(|(key, value)| {
+        Some(ParameterFact {
+            name: key_of(key, values)?,
+            ty: None,
+            required: false,
+            nullable: false,
+            default: Some(values.written(value.at)),
+            via: Via::Argument,
+            at: code::node_at(key.at, values),
+        })
+    });
+    known.collect()
 }

@@ -10,8 +10,12 @@ use crate::model::Style;
 use crate::recover::{Facts, StyleRecoverer};
 use crate::values::Values;
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::StackConfig), speaks: SPEAKS, words: &["react-navigation"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::StackConfig),
+    speaks: SPEAKS,
+    words: &["react-navigation", "uriPrefix"],
+    recover,
+};
 
 /// The package whose navigators are objects.
 const PACKAGE: &str = "react-navigation";

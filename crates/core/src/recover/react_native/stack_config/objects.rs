@@ -1,13 +1,12 @@
 //! Navigators as objects: name to component, or to an object with one.
 
-use crate::model::{RouteKind, Style, Via};
+use crate::model::{RouteKind, Style};
 use crate::recover::react_native::components::{Shown, navigator_screen, screen, shown};
 use crate::recover::react_native::element::{element, key_of, property};
 use crate::recover::react_native::navigators::{is_older_creator, is_used};
-use crate::recover::react_native::stack_component::{links, tree};
+use crate::recover::react_native::stack_component::{links, routes, tree};
 use crate::recover::{
-    ContainerFact, ContainerKey, Facts, LinkFact, OriginFact, ParameterFact, RouteFact, Shows, StartFact,
-    code,
+    ContainerFact, ContainerKey, Facts, LinkFact, OriginFact, RouteFact, Shows, StartFact, code,
 };
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
@@ -116,26 +115,9 @@ fn route(
         shows,
         holds,
         container: Some(container),
-        parameters: given.map(|given| defaults(&given, values)).unwrap_or_default(),
+        parameters: given.map(|given| routes::defaults(&given, values)).unwrap_or_default(),
         parameters_from_reads: kind != RouteKind::Group,
         content: Some(value.at).filter(|at| matches!(values.kind(*at), Kind::Map(_))),
         ..RouteFact::new(Style::StackConfig, kind, name, at)
     }
-}
-
-/// Values that a route is given where it is declared.
-fn defaults(given: &Expr, values: &Values<'_>) -> Vec<ParameterFact> {
-    let entries = values.entries(given).map(|entries| entries.known).unwrap_or_default();
-    let known = entries.iter().filter_map(|(key, value)| {
-        Some(ParameterFact {
-            name: key_of(key, values)?,
-            ty: None,
-            required: false,
-            nullable: false,
-            default: Some(values.written(value.at)),
-            via: Via::Argument,
-            at: code::node_at(key.at, values),
-        })
-    });
-    known.collect()
 }
