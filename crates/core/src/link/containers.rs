@@ -292,7 +292,11 @@ fn find_duplicates(graph: &mut Graph<'_>) {
         let route = &graph.routes[i];
         let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
         if route.fact.style.first_of_a_name_counts() {
-            let earlier = named.entry((container, route.fact.name.clone())).or_default();
+            let space = match route.fact.style.names_are_global() {
+                true => graph.roots(container).first().copied().unwrap_or(container),
+                false => container,
+            };
+            let earlier = named.entry((space, route.fact.name.clone())).or_default();
             let winner = earlier.iter().copied().find(|&other| !exclude(&graph.routes[other], route));
             earlier.push(i);
             graph.routes[i].loses_to = winner;

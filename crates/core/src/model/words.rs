@@ -77,6 +77,8 @@ words! {
         StackComponent = "stack-component",
         /// Screens that are entries of an object of names, by the older packages.
         StackConfig = "stack-config",
+        /// Scenes with keys, opened by a method each.
+        FluxScene = "flux-scene",
         /// Routes that are files.
         FileRoute = "file-route",
     }
@@ -93,6 +95,7 @@ impl Style {
                 | Self::GoRouter
                 | Self::StackComponent
                 | Self::StackConfig
+                | Self::FluxScene
                 | Self::FileRoute
         )
     }
@@ -103,10 +106,16 @@ impl Style {
         matches!(self, Self::NamedTable | Self::GoRouter | Self::AutoRoute)
     }
 
+    /// Whether all containers of an app share one space of names.
+    #[must_use]
+    pub fn names_are_global(self) -> bool {
+        matches!(self, Self::FluxScene)
+    }
+
     /// Whether the first of several declarations of a name in one container takes its calls.
     #[must_use]
     pub fn first_of_a_name_counts(self) -> bool {
-        matches!(self, Self::StackComponent | Self::StackConfig)
+        matches!(self, Self::StackComponent | Self::StackConfig | Self::FluxScene)
     }
 
     /// What apps in this style are built for.
@@ -120,7 +129,9 @@ impl Style {
             | Self::FragmentSwap
             | Self::Voyager => Platform::Android,
             Self::PushBuilder | Self::NamedTable | Self::GoRouter | Self::AutoRoute => Platform::Flutter,
-            Self::StackComponent | Self::StackConfig | Self::FileRoute => Platform::ReactNative,
+            Self::StackComponent | Self::StackConfig | Self::FluxScene | Self::FileRoute => {
+                Platform::ReactNative
+            }
         }
     }
 }

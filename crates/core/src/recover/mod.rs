@@ -59,6 +59,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     react_native::COMPONENTS,
     react_native::stack_component::RECOVERER,
     react_native::stack_config::RECOVERER,
+    react_native::flux_scene::RECOVERER,
     react_native::file_route::RECOVERER,
 ];
 

@@ -8,6 +8,7 @@ mod navigators;
 mod taken;
 
 pub(super) mod file_route;
+pub(super) mod flux_scene;
 pub(super) mod stack_component;
 pub(super) mod stack_config;
 

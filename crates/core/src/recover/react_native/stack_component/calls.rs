@@ -129,7 +129,11 @@ fn add(
     }
 }
 
-fn by_name(base: CallFact, target: &Expr, values: &Values<'_>) -> CallFact {
+pub(in crate::recover::react_native) fn by_name(
+    base: CallFact,
+    target: &Expr,
+    values: &Values<'_>,
+) -> CallFact {
     let found = values.eval(target);
     let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
     let literal = shapes.iter().find(|shape| shape.has_literal_words());
@@ -150,7 +154,10 @@ fn by_name(base: CallFact, target: &Expr, values: &Values<'_>) -> CallFact {
 }
 
 /// What an object passes by its keys; whether there may be more.
-pub(super) fn passed(params: &Expr, values: &Values<'_>) -> (Vec<ArgumentFact>, bool) {
+pub(in crate::recover::react_native) fn passed(
+    params: &Expr,
+    values: &Values<'_>,
+) -> (Vec<ArgumentFact>, bool) {
     let params = code::seen_through(params, values);
     if matches!(values.kind(params.at), Kind::Null) {
         return (Vec::new(), false);
