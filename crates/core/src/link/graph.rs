@@ -324,7 +324,8 @@ impl Call {
     /// Whether the compiler sees to it that nothing required is left out.
     #[must_use]
     pub fn completes_itself(&self) -> bool {
-        self.fact.form == Form::Generated
+        // A method for each name, made when the app runs, checks nothing.
+        (self.fact.form == Form::Generated && !self.fact.style.names_are_global())
             || matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
     }
 
@@ -373,7 +374,7 @@ impl Route {
 
     /// A parameter made from a read. What is in a query can always be left out.
     pub(super) fn read(name: &str, fact: &ReadFact) -> Parameter {
-        let required = fact.forced && fact.via != Via::Query;
+        let required = (fact.forced || fact.needed) && fact.via != Via::Query;
         ParameterFact {
             name: name.to_owned(),
             ty: fact.ty.clone(),

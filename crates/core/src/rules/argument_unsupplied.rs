@@ -63,7 +63,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 fn is_optional(read: &Read) -> bool {
-    read.fact.tolerant || !read.fact.forced
+    read.fact.tolerant || !(read.fact.forced || read.fact.needed)
 }
 
 /// Whether a route says nothing of what it takes, in a style whose callers pass what they like.

@@ -236,9 +236,14 @@ impl<'p> Values<'p> {
     pub fn class_named(&self, at: Ref, name: &str) -> Option<Ref> {
         let mut parts = name.split('.');
         let first = parts.next().filter(|part| !part.is_empty())?;
-        let found = match self.has_prefix(at.file, first) {
-            true => self.behind_prefix(at.file, first, parts.next()?),
-            false => self.resolve_with(at, first, false),
+        // A script's default import is a name and a prefix at once.
+        let member = parts.clone().next().filter(|_| self.has_prefix(at.file, first));
+        let found = match member {
+            Some(member) => {
+                parts.next();
+                self.behind_prefix(at.file, first, member)
+            }
+            None => self.resolve_with(at, first, false),
         };
         let mut class = match found {
             Some(Def::Class(class)) => Some(class),

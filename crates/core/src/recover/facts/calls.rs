@@ -152,6 +152,8 @@ pub struct ReadFact {
     pub ty: Option<String>,
     /// Whether it fails when the value is absent.
     pub forced: bool,
+    /// It is used as if it were there, though nothing fails at once where it is not.
+    pub needed: bool,
     /// It copes with an absent value: a default or a check.
     pub tolerant: bool,
     /// It is a property of a generated class: the class's name.
@@ -178,6 +180,7 @@ impl ReadFact {
             name,
             ty: None,
             forced: false,
+            needed: false,
             tolerant: false,
             generated: None,
             via,

@@ -163,6 +163,17 @@ pub(super) fn global_list(values: &Values<'_>) -> Option<Ref> {
     found.filter(|&list| is_list(list, values))
 }
 
+/// The places that say where a call leads: the call, or the uses of the function that it stands in and
+/// that only passes the name on.
+pub(super) fn sites(at: Ref, name: &Expr, values: &Values<'_>) -> Vec<Expr> {
+    let found = values.sites(at, name.at.id);
+    // A part of what a function is given is passed on by nobody.
+    match found.is_empty() && matches!(values.kind(name.at), Kind::Member(_)) {
+        true => vec![Expr::new(at)],
+        false => found,
+    }
+}
+
 /// A method that is called on a navigation object.
 pub(super) struct Method<'p> {
     /// The call.

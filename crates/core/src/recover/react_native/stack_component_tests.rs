@@ -99,12 +99,12 @@ fn screens_in_groups_helpers_loops_and_choices() {
     lists(
         &routes(&scanned(OLD)),
         "
-        *Loans [tab] -> Loans (filter?: -) App.js:11
+        *Loans [tab] -> Loans (filter: -) App.js:11
         Settings [screen] -> Settings (section?: -) App.js:15
         About [screen] -> AboutScreen () App.js:15
         *Home [group] -> Home () App.js:21
         Member [screen] -> MemberScreen (memberId?: -) App.js:24
-        Item [screen] -> ItemScreen (itemId?: -, note?: -) App.js:29
+        Item [screen] -> ItemScreen (itemId: -, note?: -) App.js:29
         ",
     );
 }

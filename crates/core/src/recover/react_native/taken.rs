@@ -35,7 +35,8 @@ fn follow(at: Ref, via: Via, depth: usize, values: &Values<'_>, facts: &mut Fact
             let span = member.name_span;
             let needed = is_untyped(at.file, values) && !member.safe && !is_asked_for(outer, values);
             facts.reads.push(ReadFact {
-                forced: code::is_forced(outer, values) || (needed && !code::is_met(outer, values)),
+                forced: code::is_forced(outer, values),
+                needed: needed && !code::is_met(outer, values),
                 tolerant: member.safe || code::is_met(outer, values),
                 at: At { file: at.file, span },
                 ..fact

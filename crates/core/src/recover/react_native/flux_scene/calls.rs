@@ -2,6 +2,7 @@
 
 use super::of_package;
 use crate::model::{Form, Style, Verb};
+use crate::recover::react_native::navigation::sites;
 use crate::recover::react_native::stack_component::calls::{by_name, passed};
 use crate::recover::{At, CallFact, Facts, TargetFact, code};
 use crate::syntax::{Call, Kind};
@@ -120,7 +121,7 @@ fn handed_over(at: Ref, name: &str, span: crate::model::Span, values: &Values<'_
 }
 
 fn by_key(at: Ref, key: &Expr, params: Option<&Expr>, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
-    for site in values.sites(at, key.at.id) {
+    for site in sites(at, key, values) {
         let bound = |expr: &Expr| Expr { at: expr.at, env: site.env.clone() };
         let base = CallFact::new(Style::FluxScene, verb, site.at, code::callee_at(site.at, values));
         let fact = by_name(base, &bound(key), values);

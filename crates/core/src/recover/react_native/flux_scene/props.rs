@@ -70,7 +70,10 @@ pub(super) fn taken(
     }
     for (name, value) in given_by_scene(scene, values) {
         match parameters.iter_mut().find(|parameter| parameter.name == name) {
-            Some(parameter) => parameter.default = Some(values.written(value.at)),
+            Some(parameter) => {
+                parameter.required = false;
+                parameter.default = Some(values.written(value.at));
+            }
             None if !OWN.contains(&name.as_str()) => parameters.push(ParameterFact {
                 default: Some(values.written(value.at)),
                 ..optional(name, code::node_at(value.at, values))

@@ -3,7 +3,7 @@
 use super::actions::{METHODS, Step, is_action, step};
 use crate::model::{Form, Style, Verb};
 use crate::recover::react_native::element::{element, key_of, property};
-use crate::recover::react_native::navigation::{Method, Navigation, global_list, method_of, methods};
+use crate::recover::react_native::navigation::{Method, Navigation, global_list, method_of, methods, sites};
 use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Literal, Slot, TargetFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Shape, Values};
@@ -105,7 +105,7 @@ fn add(
         facts.calls.push(CallFact { steps: step.steps, host: on.host.clone(), ..fact });
         return;
     };
-    for site in values.sites(at, name.at.id) {
+    for site in sites(at, name, values) {
         let bound = |expr: &Expr| match expr.at.file == at.file && expr.env.is_none() {
             true => Expr { at: expr.at, env: site.env.clone() },
             false => expr.clone(),
