@@ -23,6 +23,11 @@ const FILLERS: &[Filler] = &[
         text: plain_dart,
     },
     Filler {
+        extension: "tsx",
+        path: |copy, number| format!("app{copy}/src/plain/Plain{number}.tsx"),
+        text: plain_script,
+    },
+    Filler {
         extension: "kt",
         path: |copy, number| {
             format!("app{copy}/src/main/java/org/borrowbarn/app{copy}/plain/Plain{number}.kt")
@@ -36,7 +41,7 @@ pub(crate) fn write(from: &Path, to: &Path, files: usize) -> io::Result<usize> {
     let templates = templates(from)?;
     let code = templates.iter().filter(|(path, _)| is_code(path)).count().max(1);
     let has = |filler: &&Filler| templates.iter().any(|(path, _)| has_extension(path, filler.extension));
-    let filler_of = FILLERS.iter().find(has).unwrap_or(&FILLERS[1]);
+    let filler_of = FILLERS.iter().find(has).unwrap_or(&FILLERS[FILLERS.len() - 1]);
     let mut lines = 0;
     let mut written = 0;
     let mut copy = 0;
@@ -83,7 +88,7 @@ fn has_extension(path: &Path, wanted: &str) -> bool {
 }
 
 fn is_code(path: &Path) -> bool {
-    ["dart", "java", "kt"].iter().any(|extension| has_extension(path, extension))
+    ["dart", "java", "js", "kt", "ts", "tsx"].iter().any(|extension| has_extension(path, extension))
 }
 
 /// A copy's names: modules, packages, graphs, layouts and addresses of its own.
@@ -110,9 +115,30 @@ fn varied(text: &str, copy: usize) -> String {
     if of_dart.iter().any(|start| text.starts_with(start)) && !text.contains('\n') {
         return format!("app{copy}/{text}");
     }
-    text.strip_prefix("app/").map(|rest| format!("app{copy}/{rest}")).unwrap_or_else(|| {
-        text.strip_prefix("loans/").map_or_else(|| text.clone(), |rest| format!("loans{copy}/{rest}"))
-    })
+    let modules = ["app", "loans", "old"];
+    let own = modules.iter().find_map(|module| {
+        let rest = text.strip_prefix(module)?.strip_prefix('/')?;
+        Some(format!("{module}{copy}/{rest}"))
+    });
+    own.unwrap_or(text)
+}
+
+/// A file without navigation: a component, some data, some arithmetic.
+fn plain_script(_copy: usize, number: usize) -> String {
+    let mut text = format!(
+        "import React from 'react';\nimport {{ Text, View }} from 'react-native';\n\n\
+         export interface Plain{number} {{ id: number; name: string; weight: number }}\n\n\
+         export const Card{number} = ({{ value }}: {{ value: Plain{number} }}) => (\n  <View>\n    \
+         <Text>{{value.name}}</Text>\n  </View>\n);\n"
+    );
+    for step in 0..24 {
+        text.push_str(&format!(
+            "\nexport function step{step}(values: Plain{number}[], limit = {step}): Plain{number}[] {{\n  \
+             const kept = values.filter((value) => value.weight > limit && value.name.length > 2);\n  \
+             return kept.map((value) => ({{ ...value, weight: value.weight + limit }}));\n}}\n"
+        ));
+    }
+    text
 }
 
 /// A file without navigation: data, a repository, some arithmetic.

@@ -32,26 +32,30 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     }
     heading("How far a move is", &format!("gaps {} --to {TARGET}", app.display()), look, out)?;
     format::gaps::summary(&gaps, look, out)?;
-    let flutter_app = folder.join("flutter");
-    let flutter = apps.scan(&flutter_app)?;
-    heading("The same barn on another platform", &format!("scan {}", flutter_app.display()), look, out)?;
-    format::text::summary(&flutter, look, out)?;
     let mut files = files(&scan, &network, &gaps)?;
-    let page = format::report::page(&flutter, None)?.into_bytes();
-    files.push(("flutter.html", "the other platform's page", page));
+    for (name, page) in OTHERS {
+        let app = folder.join(name);
+        let other = apps.scan(&app)?;
+        heading("The same barn on another platform", &format!("scan {}", app.display()), look, out)?;
+        format::text::summary(&other, look, out)?;
+        files.push((page, "that platform's page", format::report::page(&other, None)?.into_bytes()));
+    }
     heading("Files to open", &format!("map, report and gaps, written to {}", folder.display()), look, out)?;
     for (name, what, bytes) in files {
         let path = folder.join(name);
         std::fs::write(&path, bytes).map_err(|error| Failure::Write(path.clone(), error))?;
         writeln!(out, "  {:<32} {what}", path.display())?;
     }
-    next_steps(&app, &flutter_app, out)?;
+    next_steps(&app, &folder.join("flutter"), out)?;
     Ok(Outcome::Clean)
 }
 
 /// The style that the demo's app is moving to, and the screen that is looked at.
 const TARGET: Style = Style::ComposeTyped;
 const SCREEN: &str = "LoanDetailFragment";
+
+/// The apps of other platforms, and the pages that are written of them.
+const OTHERS: &[(&str, &str)] = &[("flutter", "flutter.html"), ("react-native", "react-native.html")];
 
 fn heading(title: &str, command: &str, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let (strong, faint) = (look.strong(), look.faint());

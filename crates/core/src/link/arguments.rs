@@ -116,10 +116,10 @@ pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) 
     let tree = values.tree(site);
     let here = tree.span(site.id);
     let around = graph.contents_in(site.file).iter().filter(|(content, _)| tree.span(content.id).holds(here));
-    let Some(inner) = around.clone().map(|(content, _)| tree.span(content.id).len()).min() else {
+    let Some(inner) = around.clone().map(|(content, _)| tree.span(content.id).width()).min() else {
         return Vec::new();
     };
-    around.filter(|(content, _)| tree.span(content.id).len() == inner).map(|(_, route)| *route).collect()
+    around.filter(|(content, _)| tree.span(content.id).width() == inner).map(|(_, route)| *route).collect()
 }
 
 /// Where a route declares nothing, what its screen takes out is what it takes.

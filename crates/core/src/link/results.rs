@@ -65,7 +65,7 @@ fn awaited(graph: &Graph<'_>, route: usize) -> Vec<ResultSideLinked> {
             .any(|call| !call.fact.merges && call.arguments.iter().any(|argument| argument.name == name))
     };
     let needed = |name: &str| graph.routes[route].parameters.iter().any(|p| p.name == name && p.required);
-    let merging = graph.calls_to(route).into_iter().filter(|call| call.fact.merges);
+    let merging = graph.calls_to(route).filter(|call| call.fact.merges);
     let sent: Vec<String> =
         merging.flat_map(|call| call.arguments.iter().map(|argument| argument.name.clone())).collect();
     // What is handed back under a name that nobody takes out was meant for some other.

@@ -18,9 +18,9 @@ impl Span {
         Self { start: clamp(start), end: clamp(end) }
     }
 
-    /// Whether `other` lies inside.
+    /// How many bytes it spans.
     #[must_use]
-    pub fn len(self) -> u32 {
+    pub fn width(self) -> u32 {
         self.end.saturating_sub(self.start)
     }
 

@@ -37,8 +37,11 @@ pub enum Tool {
     Npm,
 }
 
+/// A build file's name, what it is for, and how it is read.
+type Reader = (&'static str, Tool, fn(&str) -> Build);
+
 /// Build files by name, and how each is read.
-const READERS: &[(&str, Tool, fn(&str) -> Build)] = &[
+const READERS: &[Reader] = &[
     ("build.gradle", Tool::Gradle, gradle::read),
     ("build.gradle.kts", Tool::Gradle, gradle::read),
     ("package.json", Tool::Npm, package::read),
@@ -62,7 +65,7 @@ impl Build {
     }
 }
 
-fn reader(path: &str) -> Option<&'static (&'static str, Tool, fn(&str) -> Build)> {
+fn reader(path: &str) -> Option<&'static Reader> {
     let name = path.rsplit('/').next()?;
     READERS.iter().find(|(file, ..)| *file == name)
 }

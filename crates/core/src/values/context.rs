@@ -5,11 +5,11 @@ use crate::syntax::{Call, ClassKind, Id, Kind, TypeName};
 use smol_str::SmolStr;
 
 impl<'p> Values<'p> {
-    /// What a parameter's name stands for, where it is bound.
+    /// What a name stands for, where a call or a loop binds it.
     #[must_use]
     pub fn given(&self, expr: &Expr) -> Option<Expr> {
         match self.definition(expr, &Fuel::new())? {
-            Def::Parameter(at) => expr.bound(at),
+            Def::Parameter(at) | Def::Variable(at) => expr.bound(at),
             _ => None,
         }
     }

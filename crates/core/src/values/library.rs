@@ -7,6 +7,9 @@ use super::{Ref, Values};
 use crate::source::Language;
 use crate::syntax::TextStep;
 
+/// A member, and whether a base is one of those that give it.
+pub(crate) type TypedMember = (&'static str, fn(&str) -> bool);
+
 /// What a platform's own classes do, told by its recoverers.
 #[derive(Debug)]
 pub struct Library {
@@ -19,7 +22,7 @@ pub struct Library {
     pub factories: &'static [(&'static str, &'static str, &'static str)],
     /// Members that a class has from a base, with the type that it tells the base first: the member,
     /// and whether a base is one of those.
-    pub typed: &'static [(&'static str, fn(&str) -> bool)],
+    pub typed: &'static [TypedMember],
     /// Classes of the platform that derive from others of it.
     pub derived: &'static [(&'static str, &'static str)],
     /// Functions that keep text.

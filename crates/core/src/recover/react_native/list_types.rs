@@ -24,7 +24,7 @@ fn list_at(ty: &TypeName, at: Ref, depth: usize, values: &Values<'_>) -> Option<
     let first = ty.args.first()?;
     match ty.simple() {
         name if name.starts_with("Composite") => list_at(first, at, depth + 1, values),
-        name if name == "StaticScreenProps" => None,
+        "StaticScreenProps" => None,
         name if name.contains("Navigation") || name.ends_with("Props") || name.ends_with("Prop") => {
             class_of(first, at, values).filter(|&list| is_list(list, values))
         }

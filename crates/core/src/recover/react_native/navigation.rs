@@ -52,7 +52,7 @@ fn by_name(expr: &Expr, name: &str, depth: usize, values: &Values<'_>) -> Option
                 return at(&given, depth + 1, values);
             }
             let ty = values.tree(parameter).parameter(parameter.id)?.ty.as_ref();
-            let by_type = ty.is_some_and(|ty| is_navigation_type(ty));
+            let by_type = ty.is_some_and(is_navigation_type);
             (by_type || matches!(name, "navigation" | "nav"))
                 .then(|| Navigation { list: ty.and_then(|ty| list_of(ty, parameter, values)), host: None })
         }

@@ -92,17 +92,13 @@ impl Dart<'_> {
     /// The loop's variable stands around its body. What it takes is not followed.
     fn for_statement(&mut self, node: Node<'_>) -> Id {
         let mut inside = Vec::new();
-        if has(node, "in") {
-            if let Some(name) = node.child_by_field_name("name").or_else(|| child(node, "identifier")) {
-                let ty = child(node, "type").map(|n| self.type_name(n));
-                let variable = Variable {
-                    name: self.lower.name(name),
-                    name_span: span(name),
-                    ty,
-                    ..Variable::default()
-                };
-                inside.push(self.lower.add(Kind::Variable(variable), name));
-            }
+        if has(node, "in")
+            && let Some(name) = node.child_by_field_name("name").or_else(|| child(node, "identifier"))
+        {
+            let ty = child(node, "type").map(|n| self.type_name(n));
+            let variable =
+                Variable { name: self.lower.name(name), name_span: span(name), ty, ..Variable::default() };
+            inside.push(self.lower.add(Kind::Variable(variable), name));
         }
         for field in ["init", "value", "condition", "update", "body"] {
             let parts: Vec<_> = node.children_by_field_name(field, &mut node.walk()).collect();

@@ -77,12 +77,12 @@ impl Script<'_> {
     /// `for (const x of xs) …`: the variable stands around the body.
     fn for_in(&mut self, node: Node<'_>) -> Id {
         let mut inside = Vec::new();
-        if let Some(left) = node.child_by_field_name("left") {
-            if left.kind() == "identifier" && (has(node, "const") || has(node, "let") || has(node, "var")) {
-                let variable =
-                    Variable { name: self.0.name(left), name_span: span(left), ..Variable::default() };
-                inside.push(self.0.add(Kind::Variable(variable), left));
-            }
+        if let Some(left) = node.child_by_field_name("left")
+            && left.kind() == "identifier"
+            && (has(node, "const") || has(node, "let") || has(node, "var"))
+        {
+            let variable = Variable { name: self.0.name(left), name_span: span(left), ..Variable::default() };
+            inside.push(self.0.add(Kind::Variable(variable), left));
         }
         for field in ["right", "body"] {
             if let Some(part) = node.child_by_field_name(field) {

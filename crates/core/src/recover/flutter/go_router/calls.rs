@@ -91,10 +91,10 @@ fn sees_router(at: Ref, values: &Values<'_>) -> bool {
 /// `context`, which every builder is handed, or something that is called a router.
 fn is_untyped_router(of: &Expr, at: Ref, values: &Values<'_>) -> bool {
     let tree = values.tree(of.at);
-    if let Kind::Name(name) = tree.kind(of.at.id) {
-        if matches!(name.as_str(), "context" | "ctx" | "buildContext" | "_context") {
-            return sees_router(at, values);
-        }
+    if let Kind::Name(name) = tree.kind(of.at.id)
+        && matches!(name.as_str(), "context" | "ctx" | "buildContext" | "_context")
+    {
+        return sees_router(at, values);
     }
     // Another router's library has members of the same names.
     let other = values.sees_package(at.file, "package:auto_route/");

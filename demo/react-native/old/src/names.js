@@ -1,0 +1,4 @@
+export const COUNTER = 'Counter';
+export const RETURNS = 'Returns';
+export const TICKET = 'Ticket';
+export const STOCKTAKE = 'Stocktake';
