@@ -32,7 +32,7 @@ pub(crate) use plain_types::{differ, known as plain_type};
 pub(crate) use results::OPENED;
 pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 
-use crate::recover::Facts;
+use crate::recover::{Facts, Sight};
 use crate::settings::{Named, Settings};
 use crate::values::Values;
 
@@ -47,7 +47,8 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         links,
         origins,
         nobodys,
-        containers,
+        mut containers,
+        looking_inside,
         includes,
         actions,
         redirects,
@@ -75,6 +76,12 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
     links::attach(links, &origins, &mut routes, &mut graph);
+    for container in &mut containers {
+        let module = values.program().source(container.key.0.file).module;
+        if looking_inside.contains(&module) {
+            container.sight = Sight::Anywhere;
+        }
+    }
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     addresses::add(&addresses, &mut graph);

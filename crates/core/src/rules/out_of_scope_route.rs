@@ -6,8 +6,8 @@ pub(super) static RULE: Rule = Rule {
     name: "out-of-scope-route",
     severity: Severity::Error,
     summary: "The route exists, but not where this call can see it.",
-    why: "A controller looks for an id among the actions of the current destination and in the graphs around it. What it does not find there stops the app.",
-    mend: "Use an action or destination that this screen can see: declare one here, make it global in the graph around both, or open the other graph.",
+    why: "A controller looks for an id among the actions of the current destination and in the graphs around it. What it does not find there stops the app. A navigator of React Native looks for a name in itself and in those around it: since version 7 not in those inside of others, though they may be on screen (reactnavigation.org, \"Upgrading from 6.x\"). It still finds such a screen from inside its own navigator, by the nested form that names each navigator on the way, by a parent or a reference to the container, by `navigateDeprecated`, and where the container is told to look inside; up to version 6 it looks inside of what is on screen. None of these is reported, nor are calls whose screen is not known.",
+    mend: "Use an action or destination that this screen can see: declare one here, make it global in the graph around both, or go through the graph or navigator that holds it.",
     example: Example {
         wrong: "// in LoansFragment; the action belongs to shelf\nfindNavController().navigate(R.id.action_shelf_to_item)",
         right: "findNavController().navigate(R.id.action_loans_to_item)",

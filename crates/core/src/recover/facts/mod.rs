@@ -60,6 +60,8 @@ facts! {
     links: LinkFact,
     /// Schemes and hosts that an app answers.
     origins: OriginFact,
+    /// Modules whose navigators look for names inside of others as well.
+    looking_inside: usize,
     /// Code that runs for no screen.
     nobodys: Ref,
     /// Addresses that lead into the app.

@@ -1,9 +1,9 @@
 //! Components: functions that hand back elements, and classes that render them. Which of them are
 //! screens is known once routes are: linking keeps those. (react.dev, "Your first component".)
 
-use super::SPEAKS;
 use super::element::element;
 use super::navigators::{Part, is_creator, is_older_creator, part, variable_name};
+use super::{SPEAKS, is_of_app};
 use crate::model::ScreenKind;
 use crate::recover::{At, Facts, ScreenFact, StyleRecoverer};
 use crate::source::library_of;
@@ -19,6 +19,9 @@ const MAX_DEPTH: usize = 4;
 
 /// What shows a navigator is a screen only where a route shows it.
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    if !is_of_app(file, values) {
+        return;
+    }
     let tree = values.program().tree(file);
     let mut seen = FxHashSet::default();
     let mut holders = FxHashSet::default();

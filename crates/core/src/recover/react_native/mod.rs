@@ -30,6 +30,18 @@ const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::Scr
 /// The package whose version says how names are looked up.
 const NATIVE: &str = "@react-navigation/native";
 
+/// Packages of pages and servers.
+const ELSEWHERE: &[&str] = &["express", "fastify", "next", "react-dom", "vite"];
+
+/// Whether a file may be of an app: not of a page's or a server's package, nor a page's variant.
+fn is_of_app(file: u32, values: &Values<'_>) -> bool {
+    let source = values.program().source(file);
+    let module = values.program().sources().modules.get(source.module);
+    let depends = |name: &str| module.is_some_and(|m| m.build.depends_on.iter().any(|known| known == name));
+    let native = depends("react-native") || depends("expo");
+    !source.path.contains(".web.") && (native || !ELSEWHERE.iter().any(|name| depends(name)))
+}
+
 /// Whether a file's module uses a version in which a name is only looked for in the navigators around
 /// the caller (reactnavigation.org, "Upgrading from 6.x").
 fn looks_only_around(file: u32, values: &Values<'_>) -> bool {

@@ -110,6 +110,28 @@ fn screens_in_groups_helpers_loops_and_choices() {
 }
 
 #[test]
+fn pages_and_servers_beside_the_app_are_no_screens() {
+    let web = r"
+//- web/package.json
+{ 'name': 'barn-web', 'dependencies': { 'react': '18', 'react-dom': '18' } }
+//- web/src/PrintScreen.jsx
+import React from 'react';
+export function PrintScreen() { return <div onClick={() => history.push('/nowhere')} />; }
+//- src/AboutScreen.web.js
+import React from 'react';
+export function AboutScreen() { return <div />; }
+//- src/LostScreen.js
+import React from 'react';
+export function LostScreen() { return <Text />; }
+";
+    let found = scanned(&format!("{OLD}{web}"));
+    let orphans =
+        found.findings.iter().filter(|finding| finding.rule == "orphan-screen" && finding.at.line == 2);
+    assert_eq!(orphans.map(|finding| finding.at.file.as_str()).collect::<Vec<_>>(), ["src/LostScreen.js"]);
+    assert_eq!(found.calls.len(), scanned(OLD).calls.len());
+}
+
+#[test]
 fn calls_through_props_hooks_references_and_wrappers() {
     lists(
         &calls(&scanned(OLD)),
@@ -207,6 +229,35 @@ fn objects_with_lists_of_parameters() {
         Pick [screen] -> PickScreen () App.tsx:10
         ",
     );
+}
+
+#[test]
+fn names_are_looked_for_around_the_caller() {
+    let reported = |app: &str| {
+        let found = scanned(app);
+        let out = found.findings.iter().filter(|finding| finding.rule == "out-of-scope-route");
+        out.map(|finding| finding.at.line).collect::<Vec<_>>()
+    };
+    let direct = r"
+//- src/inner.tsx
+import React from 'react';
+import { useNavigation } from '@react-navigation/native';
+export function AboutScreen() {
+  const navigation = useNavigation<any>();
+  navigation.navigate('Loan', { loanId: 1 });
+  navigation.navigate('Home', { screen: 'Loan', params: { loanId: 1 } });
+  navigation.getParent()?.navigate('Loan', { loanId: 1 });
+  navigation.navigateDeprecated('Loan', { loanId: 1 });
+  return <Text />;
+}
+";
+    let typed = TYPED
+        .replace("Item: ItemScreen }", "Item: ItemScreen, About: AboutScreen }")
+        .replace("import { ItemScreen,", "import { AboutScreen } from '~/inner';\nimport { ItemScreen,");
+    assert_eq!(reported(&format!("{typed}{direct}")), [5]);
+    assert!(reported(&format!("{typed}{direct}").replace("7.1.0", "^6.1.18")).is_empty());
+    let told = typed.replace("<Navigation />", "<Navigation navigationInChildEnabled />");
+    assert!(reported(&format!("{told}{direct}")).is_empty());
 }
 
 #[test]

@@ -20,7 +20,12 @@ pub(in crate::recover::react_native) fn recover(
         let Some(step) = step(method.name, &args, values) else { continue };
         // An action says nothing of the list that the object is checked against.
         let checked = method.on.list.is_some() && !matches!(method.name, "dispatch" | "resetRoot");
-        add(method.at, style, &step, &method.on, checked, values, facts);
+        let mut on = method.on.clone();
+        // It looks inside of others, as all calls once did.
+        if method.name == "navigateDeprecated" {
+            on.host = Some(HostHint::Any);
+        }
+        add(method.at, style, &step, &on, checked, values, facts);
     }
     handed_over(file, style, values, facts);
     links(file, style, values, facts);

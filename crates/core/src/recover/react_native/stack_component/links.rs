@@ -14,6 +14,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for id in tree.ids() {
         let at = Expr::new(Ref { file, id });
         let Some(element) = element(&at, values) else { continue };
+        // The old way of looking names up, for those who move (reactnavigation.org, "Upgrading from 6.x").
+        if element.property("navigationInChildEnabled", values).is_some() {
+            facts.looking_inside.push(values.program().source(file).module);
+        }
         let Some(linking) = element.property("linking", values) else { continue };
         let Some(config) = property(&linking, "config", values) else { continue };
         let prefixes = property(&linking, "prefixes", values);
