@@ -41,10 +41,12 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
         files.push((page, "that platform's page", format::report::page(&other, None)?.into_bytes()));
     }
     heading("Files to open", &format!("map, report and gaps, written to {}", folder.display()), look, out)?;
+    let widest = files.iter().map(|(name, ..)| folder.join(name).display().to_string().len()).max();
+    let widest = widest.unwrap_or_default();
     for (name, what, bytes) in files {
         let path = folder.join(name);
         std::fs::write(&path, bytes).map_err(|error| Failure::Write(path.clone(), error))?;
-        writeln!(out, "  {:<32} {what}", path.display())?;
+        writeln!(out, "  {:<widest$}  {what}", path.display().to_string())?;
     }
     next_steps(&app, &folder.join("flutter"), out)?;
     Ok(Outcome::Clean)
