@@ -17,6 +17,7 @@ mod scope;
 mod text;
 mod types;
 mod uses;
+mod variables;
 
 #[cfg(test)]
 mod tests;

@@ -1,0 +1,107 @@
+//! Variables: the one expression that gives each its value, and what that comes to under its name.
+
+use super::eval::Value;
+use super::{Datum, Def, Expr, Fuel, Ref, Values};
+use crate::model::Form;
+use crate::syntax::{Id, Kind, Variable};
+
+impl Values<'_> {
+    pub(super) fn eval_variable(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        if let Some(bound) = expr.bound(at) {
+            return self.eval_with(&bound, fuel);
+        }
+        let Some(variable) = self.tree(at).variable(at.id) else { return Value::unknown() };
+        let here = Expr { at, env: expr.env.clone() };
+        let local = self.is_local(at);
+        let Some(source) = self.value_of_variable(&here, variable) else { return Value::unknown() };
+        let values = match variable.getter {
+            Some(getter) if getter == source.at.id => self.eval_body(&source, fuel),
+            _ => self.eval_with(&source, fuel),
+        };
+        if local {
+            return values;
+        }
+        values.into_iter().map(|value| self.through_name(value, at)).collect()
+    }
+
+    /// A value that a name outside of the function stands for.
+    fn through_name(&self, value: Value, at: Ref) -> Value {
+        let whole = value.form == Form::Literal && value.shape().is_some_and(|shape| shape.plain().is_some());
+        let constant = value.constant.or(whole.then_some(at));
+        let form = match value.form {
+            Form::Literal if constant.is_some() => Form::Constant,
+            Form::Literal => Form::Computed,
+            form => form,
+        };
+        let datum = match value.datum {
+            Datum::Text(shape) => Datum::Text(shape.named()),
+            datum => datum,
+        };
+        Value { datum, form, constant }
+    }
+
+    /// Whether a variable is declared in a function's body.
+    #[must_use]
+    pub fn is_local(&self, at: Ref) -> bool {
+        self.tree(at)
+            .enclosing(at.id, |kind| matches!(kind, Kind::Class(_) | Kind::Function(_) | Kind::Lambda { .. }))
+            .is_some_and(|id| !matches!(self.tree(at).kind(id), Kind::Class(_)))
+    }
+
+    /// The one expression that gives a variable its value; `None` if it is assigned several.
+    pub(super) fn value_of_variable(&self, here: &Expr, variable: &Variable) -> Option<Expr> {
+        if variable.mutable || variable.init.is_none() {
+            let assigned = self.assignments(here.at, &variable.name);
+            match (assigned.as_slice(), variable.init) {
+                ([], Some(init)) => return Some(here.with(init)),
+                ([one], None) => return Some(here.with(*one)),
+                ([], None) => {}
+                _ => return None,
+            }
+        }
+        let lambda = variable.delegate.and_then(|delegate| self.lazy_body(here, delegate));
+        variable.init.or(variable.getter).or(lambda).map(|id| here.with(id))
+    }
+
+    /// The body of `by lazy { … }`.
+    fn lazy_body(&self, here: &Expr, delegate: Id) -> Option<Id> {
+        let tree = self.tree(here.at);
+        let call = tree.call(delegate)?;
+        tree.idioms.lazy.contains(&tree.callee(call)?.0.as_str()).then_some(())?;
+        match tree.kind(call.args.last()?.value) {
+            Kind::Lambda { body, .. } => Some(*body),
+            _ => None,
+        }
+    }
+
+    /// The values assigned to a variable after its declaration, in the scope that holds it.
+    fn assignments(&self, at: Ref, name: &str) -> Vec<Id> {
+        let tree = self.tree(at);
+        let uses = self.program.uses_in(at.file, name).iter();
+        let mut found = Vec::new();
+        for used in uses {
+            let mut target = used.id;
+            if let Kind::Member(member) = tree.kind(target)
+                && !matches!(tree.kind(member.of), Kind::This)
+            {
+                continue;
+            }
+            let Some(parent) = tree.node(target).parent else { continue };
+            if let Kind::Assign { target: assigned, value, .. } = tree.kind(parent) {
+                let same = *assigned == target && self.assigns_to(at, *used, name);
+                target = *value;
+                if same {
+                    found.push(target);
+                }
+            }
+        }
+        found
+    }
+
+    fn assigns_to(&self, variable: Ref, used: Ref, name: &str) -> bool {
+        match self.kind(used) {
+            Kind::Member(_) => self.enclosing_class(used) == self.enclosing_class(variable),
+            _ => self.resolve(used, name) == Some(Def::Variable(variable)),
+        }
+    }
+}
