@@ -17,6 +17,8 @@ pub(in crate::recover) use components::RECOVERER as COMPONENTS;
 #[cfg(test)]
 mod file_route_tests;
 #[cfg(test)]
+mod finding_tests;
+#[cfg(test)]
 mod older_tests;
 #[cfg(test)]
 mod stack_component_tests;
