@@ -3,6 +3,7 @@
 mod bad_input;
 mod documents;
 mod looking;
+mod react_native;
 mod settings;
 mod support;
 mod usage;
