@@ -32,6 +32,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         for parameter in parameters_of(graph, action, shown) {
             let passed = call.arguments.iter().any(|argument| argument.name == parameter.name);
             // A placeholder left in the text arrives as it is written.
+            if is_guessed(graph, shown, &parameter.name) {
+                continue;
+            }
             let raw = call.raw.contains(&parameter.name);
             if (parameter.required && !passed) || raw {
                 let message = format!(
@@ -44,6 +47,18 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             }
         }
     }
+}
+
+/// Whether only its screen's plain use says that a parameter is needed, and nobody ever passes it or
+/// another use does without: who reads it is asked, not who calls.
+fn is_guessed(graph: &Graph<'_>, route: usize, name: &str) -> bool {
+    let (route, this) = (&graph.routes[route], route);
+    let Some(screen) = route.screen.filter(|_| route.declares_by_reads()) else { return false };
+    let reads: Vec<_> = graph.reads_of(screen).filter(|read| read.name == name).collect();
+    let guessed = reads.iter().any(|read| read.fact.needed) && !reads.iter().any(|read| read.fact.forced);
+    let copes = reads.iter().any(|read| read.fact.tolerant);
+    let passed = graph.calls_to(this).any(|call| call.arguments.iter().any(|argument| argument.name == name));
+    guessed && (copes || !passed)
 }
 
 #[cfg(test)]

@@ -112,12 +112,15 @@ pub(super) fn path(at: Ref, values: &Values<'_>) -> String {
     format!("{library}.{name}")
 }
 
-/// A navigator that is an object, as the screen that it is to the route that holds it.
-pub(super) fn navigator_screen(created: Ref, values: &Values<'_>) -> ScreenFact {
-    let name = variable_name(created, values).filter(|name| name != "default");
-    let name = name.unwrap_or_else(|| file_name(created, values));
+/// A navigator that is an object, as the screen that it is to the route that holds it;
+/// one that is made in place has no name.
+pub(super) fn navigator_screen(created: Ref, values: &Values<'_>) -> Option<ScreenFact> {
+    let name = match variable_name(created, values)? {
+        name if name == "default" => file_name(created, values),
+        name => name,
+    };
     let library = library_of(values.program().source(created.file)).unwrap_or_default();
-    ScreenFact {
+    Some(ScreenFact {
         class: created,
         path: format!("{library}.{name}"),
         name,
@@ -128,7 +131,7 @@ pub(super) fn navigator_screen(created: Ref, values: &Values<'_>) -> ScreenFact 
         is_base: false,
         layouts: Vec::new(),
         at: crate::recover::code::callee_at(created, values),
-    }
+    })
 }
 
 /// What a component without a name goes by.

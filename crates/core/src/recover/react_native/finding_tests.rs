@@ -239,3 +239,34 @@ export const ReturnScreen = () => null;
         ),
     );
 }
+
+#[test]
+fn plain_reads_of_untyped_screens_are_needed_where_others_pass_them() {
+    judged(
+        "argument-missing",
+        r#"
+//- package.json
+{ "name": "desk", "dependencies": { "react-navigation": "^3.11.0", "react-native": "0.59" } }
+//- App.js
+import React from 'react';
+import { createAppContainer, createStackNavigator } from 'react-navigation';
+import { ItemScreen, ShelfScreen } from './screens';
+export default createAppContainer(createStackNavigator({ Shelf: ShelfScreen, Item: ItemScreen }));
+//- screens.js
+import React from 'react';
+export const ShelfScreen = ({ navigation }) => {
+  const { title } = navigation.state.params || {};
+  navigation.push('Item');
+             ^^^^ argument-missing: `Item` needs `itemId`
+  return <Text onPress={() => navigation.navigate('Item', { itemId: 1 })}>{title}</Text>;
+};
+export class ItemScreen extends React.Component {
+  render() {
+    const { itemId, mode, note } = this.props.navigation.state.params;
+    const back = () => this.props.navigation.navigate('Shelf');
+    return <Text onPress={back}>{find(itemId)}{mode}{note ? note : 'none'}</Text>;
+  }
+}
+"#,
+    );
+}

@@ -10,34 +10,36 @@ const MAX_DEPTH: usize = 6;
 
 /// What is taken out of the object that a node is.
 pub(super) fn taken(at: Ref, via: Via, values: &Values<'_>, facts: &mut Facts) {
-    follow(at, via, 0, values, facts);
+    follow(at, via, (0, false), values, facts);
 }
 
 /// Follows the parameters from where they are taken: members, names they are given, choices with a
-/// stand-in.
-fn follow(at: Ref, via: Via, depth: usize, values: &Values<'_>, facts: &mut Facts) {
+/// stand-in (which `stands_in` says was on the way).
+fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<'_>, facts: &mut Facts) {
     let tree = values.tree(at);
     let Some(parent) = tree.node(at.id).parent.filter(|_| depth < MAX_DEPTH) else { return };
     let outer = Ref { file: at.file, id: parent };
     match tree.kind(parent) {
-        Kind::Unary { op, .. } if op == "!!" => follow(outer, via, depth + 1, values, facts),
-        Kind::Cast { of, .. } if *of == at.id => follow(outer, via, depth + 1, values, facts),
+        Kind::Unary { op, .. } if op == "!!" => follow(outer, via, (depth + 1, stands_in), values, facts),
+        Kind::Cast { of, .. } if *of == at.id => follow(outer, via, (depth + 1, stands_in), values, facts),
         Kind::Binary { op, left, .. } if op == "?:" && *left == at.id => {
-            follow(outer, via, depth + 1, values, facts);
+            // `params || {}`: nothing of it need be there.
+            follow(outer, via, (depth + 1, true), values, facts);
         }
         Kind::Variable(variable) if variable.init == Some(at.id) => {
             let uses = values.program().uses_in(at.file, &variable.name).iter().copied();
             let own = uses.filter(|&used| values.resolve(used, &variable.name) == Some(Def::Variable(outer)));
-            own.for_each(|used| follow(used, via, depth + 1, values, facts));
+            own.for_each(|used| follow(used, via, (depth + 1, stands_in), values, facts));
         }
         Kind::Member(member) if member.of == at.id => {
             let fact = ReadFact::new(member.name.to_string(), via, outer, code::node_at(outer, values));
             let span = member.name_span;
-            let needed = is_untyped(at.file, values) && !member.safe && !is_asked_for(outer, values);
+            let needed =
+                is_untyped(at.file, values) && !stands_in && !member.safe && !is_asked_for(outer, values);
             facts.reads.push(ReadFact {
                 forced: code::is_forced(outer, values),
                 needed: needed && !code::is_met(outer, values),
-                tolerant: member.safe || code::is_met(outer, values),
+                tolerant: stands_in || member.safe || code::is_met(outer, values),
                 at: At { file: at.file, span },
                 ..fact
             });

@@ -110,7 +110,12 @@ fn named(verb: Verb, args: &[Expr], values: &Values<'_>) -> Option<Step> {
         return None;
     }
     let mut step = Step::to(verb, first.clone(), args.get(1).cloned());
-    let options = args.get(2).filter(|_| args.len() > 2);
+    let options = args.get(2);
+    // The older packages take an action for the navigator inside.
+    let inner = options.and_then(|action| dispatched(action, values)).filter(|inner| inner.name.is_some());
+    if let Some(inner) = inner {
+        return Some(Step { verb, nested: true, ..inner });
+    }
     step.merges = is_true(options.and_then(|options| property(options, "merge", values)), values);
     Some(innermost(step, values))
 }

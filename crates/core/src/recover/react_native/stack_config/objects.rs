@@ -55,16 +55,22 @@ fn navigator(created: Ref, object: &Expr, options: Option<&Expr>, values: &Value
     let own = navigator_screen(created, values);
     let used = is_used(created, values);
     facts.containers.push(ContainerFact {
-        name: Some(own.name),
+        name: own.as_ref().map(|own| own.name.clone()),
         starts: said.or_else(first).into_iter().collect(),
         is_host: used,
         needs_host: !used,
-        is_app: used,
-        shown_in: Some(own.path),
+        is_app: used && !stands_in_other(created, values),
+        shown_in: own.map(|own| own.path),
         open,
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);
+}
+
+/// Whether a navigator is made in place inside of another.
+fn stands_in_other(created: Ref, values: &Values<'_>) -> bool {
+    let around = values.tree(created).ancestors(created.id);
+    around.into_iter().any(|id| is_older_creator(&Expr::new(Ref { file: created.file, id }), values))
 }
 
 fn route(
@@ -104,9 +110,10 @@ fn route(
         }
         Shown::Navigator(inner) => {
             let fact = navigator_screen(inner, values);
-            let path = fact.path.clone();
-            facts.screens.push(fact);
-            (Shows::Class(path, at), Some(ContainerKey(code::callee_at(inner, values))))
+            let path = fact.as_ref().map(|fact| fact.path.clone());
+            facts.screens.extend(fact);
+            let shows = path.map_or(Shows::NotApplicable, |path| Shows::Class(path, at));
+            (shows, Some(ContainerKey(code::callee_at(inner, values))))
         }
         Shown::Missing => (Shows::Nothing, None),
         Shown::Unknown => (Shows::NotApplicable, None),
