@@ -25,7 +25,12 @@ fn the_demos_slips_and_nothing_graver() {
     assert_eq!(places(&document, "out-of-scope-route"), ["screens.tsx:16"]);
     assert_eq!(places(&document, "start-missing"), ["MainTabs.tsx:12"]);
     assert_eq!(places(&document, "screen-missing"), ["Desk.js:11"]);
-    assert_eq!(places(&document, "argument-missing"), ["screens.tsx:14", "screens.js:27"]);
+    assert_eq!(places(&document, "argument-missing"), ["screens.tsx:14"]);
+    assert_eq!(
+        places(&document, "argument-unsupplied"),
+        ["screens.js:43"],
+        "said where it is read, and once"
+    );
     assert_eq!(places(&document, "result-unmatched"), ["PickBranchScreen.tsx:16"]);
     assert_eq!(places(&document, "back-too-far"), ["screens.tsx:37"]);
     assert_eq!(places(&document, "unused-name"), ["names.ts:6", "names.js:4"]);
@@ -76,7 +81,7 @@ export const S = createNativeStackNavigator({ screens: { Built: () => null } });
 #[test]
 fn a_workspace_is_several_modules_and_what_was_installed_or_built_is_none() {
     let app = App::new(WORKSPACE);
-    let document = scanned(&app.arg());
+    let document = scanned(app.arg());
     let routes = document["routes"].as_array().expect("a list");
     let names: Vec<&str> = routes.iter().filter_map(|route| route["name"].as_str()).collect();
     assert_eq!(names, ["Shelf"]);
@@ -91,7 +96,7 @@ fn a_file_that_is_half_typed_spoils_no_other() {
         "packages/app/Draft.tsx",
         b"import { useNavigation } from '@react-navigation/native';\nexport const D = () => <Te",
     );
-    let document = scanned(&app.arg());
+    let document = scanned(app.arg());
     assert_eq!(places(&document, "undeclared-route"), ["ShelfScreen.tsx:5"]);
     let skipped = document["skipped"].as_array().expect("a list");
     assert!(skipped.iter().any(|one| one["path"] == "packages/app/Draft.tsx"), "{skipped:?}");

@@ -289,7 +289,11 @@ impl<'p> Owners<'p> {
         let declared = self.values.tree(function).function(function.id);
         // What the platform calls, it calls on whoever made the object.
         let called_by_platform = declared.is_some_and(|f| f.is("override") || f.is("Override"));
-        if called_by_platform && let Some(class) = self.values.enclosing_named_class(function) {
+        // A language without a word for it leaves what nobody calls to the platform.
+        let unmarked = own.is_empty() && self.values.imports_all_by_name(function.file);
+        if (called_by_platform || unmarked)
+            && let Some(class) = self.values.enclosing_named_class(function)
+        {
             self.collect_class_users(class, seen, depth, &mut own);
         }
         if depth == 0 {

@@ -2,7 +2,7 @@
 //! takes by it (reactnavigation.org, "Type checking with TypeScript").
 
 use crate::model::Via;
-use crate::recover::{At, ParameterFact};
+use crate::recover::{At, ParameterFact, code};
 use crate::syntax::{Kind, TypeName};
 use crate::values::{Def, Ref, Values};
 
@@ -69,6 +69,14 @@ pub(super) fn of_component(component: Ref, values: &Values<'_>) -> Option<Vec<Pa
     of_properties(ty, component, 0, values)
 }
 
+/// What the hooks in a component say that it takes: `useRoute<RouteProp<List, 'Name'>>()`.
+pub(super) fn of_hooks(component: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
+    let around = values.tree(component).span(component.id);
+    let hooks = code::calls(component.file, values, &["useRoute"]).into_iter();
+    let mut inside = hooks.filter(|(at, _)| around.holds(values.tree(*at).span(at.id)));
+    inside.find_map(|(at, call)| of_route(call.types.first()?, at, values))
+}
+
 fn of_properties(ty: &TypeName, at: Ref, depth: usize, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
     if depth > MAX_DEPTH {
         return None;
@@ -92,10 +100,11 @@ fn of_properties(ty: &TypeName, at: Ref, depth: usize, values: &Values<'_>) -> O
 /// `RouteProp<List, 'Name'>`, or an object with `params`.
 fn of_route(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
     match class_of(ty, at, values) {
-        Some(own) => {
-            let (at, held) = member(own, "params", values)?;
-            parameters(held, at, values)
-        }
+        Some(own) => match member(own, "params", values) {
+            Some((at, held)) => parameters(held, at, values),
+            // `type ItemRoute = RouteProp<List, 'Item'>`.
+            None => supers(own, values).into_iter().find_map(|(at, base)| of_pair(base, at, values)),
+        },
         None => of_pair(ty, at, values),
     }
 }

@@ -232,6 +232,48 @@ fn objects_with_lists_of_parameters() {
 }
 
 #[test]
+fn hooks_addresses_of_objects_and_parameters_handed_on() {
+    let found = scanned(
+        r"
+//- package.json
+{ 'name': 'barn', 'dependencies': { '@react-navigation/native': '7.1.0' } }
+//- screens.tsx
+import React from 'react';
+import { useRoute, type RouteProp } from '@react-navigation/native';
+type List = { Item: { itemId: string; note?: string }; Tag: { tag: string } };
+type ItemRoute = RouteProp<List, 'Item'>;
+const Notes = ({ given, size }: { given?: List['Item']; size: number }) => <Text>{given?.note}{size}</Text>;
+class Label extends React.Component<{ params: any }> {
+  render() { const { params } = this.props; return <Text>{params.itemId}</Text>; }
+}
+export function ItemScreen() {
+  const route = useRoute<ItemRoute>();
+  return <View><Notes given={route.params} size={2} /><Label params={route.params} /></View>;
+}
+export const TagScreen = () => <Text />;
+//- App.tsx
+import React from 'react';
+import { createStaticNavigation } from '@react-navigation/native';
+import { createNativeStackNavigator } from '@react-navigation/native-stack';
+import { ItemScreen, TagScreen } from './screens';
+const Root = createNativeStackNavigator({
+  screens: { Item: { screen: ItemScreen, linking: 'items/:itemId' }, Tag: { screen: TagScreen, linking: { path: 'tags/:tag' } } },
+});
+const Navigation = createStaticNavigation(Root);
+export default () => <Navigation linking={{ prefixes: ['barn://'] }} />;
+",
+    );
+    lists(
+        &routes(&found),
+        "
+        *Item [screen] -> ItemScreen (itemId: string, note?: string) <barn://items/{itemId}> App.tsx:6
+        Tag [screen] -> TagScreen () <barn://tags/{tag}> App.tsx:6
+        ",
+    );
+    lists(&reads(&found), "ItemScreen note - screens.tsx:5\n ItemScreen itemId - screens.tsx:7");
+}
+
+#[test]
 fn names_are_looked_for_around_the_caller() {
     let reported = |app: &str| {
         let found = scanned(app);

@@ -1,9 +1,12 @@
 //! Values taken out of an object that holds what a screen was given.
 
 use crate::model::Via;
+use crate::recover::react_native::components::{Shown, shown};
+use crate::recover::react_native::element::{element, key_of};
+use crate::recover::react_native::navigation::properties_type;
 use crate::recover::{At, Facts, ReadFact, code};
 use crate::syntax::Kind;
-use crate::values::{Def, Ref, Values};
+use crate::values::{Def, Expr, Ref, Values};
 
 /// Variables of variables are followed this deep.
 const MAX_DEPTH: usize = 6;
@@ -44,11 +47,44 @@ fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<
                 ..fact
             });
         }
+        Kind::Map(_) if hand_on(at, outer, via, depth, values, facts) => {}
         // Looked at, not taken.
         Kind::Binary { op, .. } if matches!(op.as_str(), "==" | "!=" | "&&") => {}
         Kind::Branch { .. } | Kind::Block(_) => {}
         _ => facts.whole_bags.push(at),
     }
+}
+
+/// `<Detail params={route.params} />`: what the component takes out of its property. Whether it is one
+/// of the app's own.
+fn hand_on(at: Ref, object: Ref, via: Via, depth: usize, values: &Values<'_>, facts: &mut Facts) -> bool {
+    let tree = values.tree(at);
+    let Kind::Map(entries) = tree.kind(object.id) else { return false };
+    let key = entries.iter().find(|entry| entry.value == at.id).and_then(|entry| entry.key);
+    let name = key.and_then(|key| key_of(&Expr::new(Ref { file: at.file, id: key }), values));
+    let call = tree.node(object.id).parent.map(|id| Expr::new(Ref { file: at.file, id }));
+    let element = call.and_then(|call| element(&call, values));
+    let (Some(name), Some(element)) = (name, element) else { return false };
+    let Shown::Own(component) = shown(&element.callee(), values) else { return false };
+    for used in properties_of(component, &name, values) {
+        follow(used, via, (depth + 1, false), values, facts);
+    }
+    true
+}
+
+/// Where a component takes a property of a name.
+fn properties_of(component: Ref, name: &str, values: &Values<'_>) -> Vec<Ref> {
+    let tree = values.tree(component);
+    let around = tree.span(component.id);
+    let uses = values.program().uses_in(component.file, name).iter().copied();
+    let inside = uses.filter(|used| around.holds(tree.span(used.id)));
+    let of_it = inside.filter(|used| match tree.kind(used.id) {
+        Kind::Member(member) => {
+            properties_type(&Expr::new(Ref { file: used.file, id: member.of }), values).is_some()
+        }
+        _ => false,
+    });
+    of_it.collect()
 }
 
 /// Whether a file says nothing of types: what is taken out plainly is needed there.

@@ -2,7 +2,7 @@
 
 use crate::model::Style;
 use crate::recover::react_native::element::{element, key_of, property};
-use crate::recover::{Facts, LinkFact, code};
+use crate::recover::{At, Facts, LinkFact, OriginFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
@@ -19,15 +19,33 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             facts.looking_inside.push(values.program().source(file).module);
         }
         let Some(linking) = element.property("linking", values) else { continue };
-        let Some(config) = property(&linking, "config", values) else { continue };
         let prefixes = property(&linking, "prefixes", values);
         let origins = prefixes.map(|list| values.elements(&list)).unwrap_or_default();
-        let origins = origins.iter().filter_map(|origin| values.plain_text(origin)).collect();
+        let origins: Vec<String> = origins.iter().filter_map(|origin| values.plain_text(origin)).collect();
+        let module = values.program().source(file).module;
+        let of_app =
+            |origin: &String| OriginFact { style: Style::StackComponent, origin: origin.clone(), module };
+        facts.origins.extend(origins.iter().map(of_app));
+        let Some(config) = property(&linking, "config", values) else { continue };
         let root = Level { origins, path: String::new() };
         if let Some(screens) = property(&config, "screens", values) {
             root.screens(&screens, 0, values, facts);
         }
     }
+}
+
+/// The path that a screen of an object says itself: `linking: 'items/:id'`, `linking: { path: … }`.
+pub(super) fn of_screen(name: &str, linking: &Expr, at: At, values: &Values<'_>, facts: &mut Facts) {
+    let path = property(linking, "path", values).unwrap_or_else(|| linking.clone());
+    let Some(path) = values.plain_text(&path) else { return };
+    facts.links.push(LinkFact {
+        style: Style::StackComponent,
+        route: name.to_owned(),
+        pattern: Some(pattern(&joined("", &path))),
+        origins: Vec::new(),
+        module: values.program().source(at.file).module,
+        at,
+    });
 }
 
 /// What the screens on one level of the configuration share.

@@ -1,5 +1,6 @@
 //! Navigators declared as objects (reactnavigation.org, "Static configuration").
 
+use super::links;
 use super::routes::{Named, key_of_object, route};
 use super::tree::{sight, start_said};
 use crate::recover::react_native::components::shown;
@@ -87,6 +88,9 @@ fn screens(
         let initial = whole.as_ref().and_then(|_| property(&value, "initialParams", values));
         let shown = shown(whole.as_ref().unwrap_or(&value), values);
         let at = code::node_at(key.at, values);
+        if let Some(linking) = property(&value, "linking", values) {
+            links::of_screen(&name, &linking, at, values, facts);
+        }
         let fact = route(Named { name, shown, initial, created, container, at }, values, facts);
         routes.push(RouteFact { content: Some(value.at), ..fact });
     }

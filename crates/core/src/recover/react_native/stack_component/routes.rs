@@ -3,7 +3,7 @@
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::react_native::components::{Shown, holds_navigator, path, screen};
 use crate::recover::react_native::element::key_of;
-use crate::recover::react_native::list_types::{of_component, of_list};
+use crate::recover::react_native::list_types::{of_component, of_hooks, of_list};
 use crate::recover::{At, ContainerKey, Facts, ParameterFact, RouteFact, Shows, code};
 use crate::values::{Expr, Ref, Values};
 
@@ -50,7 +50,7 @@ pub(super) fn route(named: Named, values: &Values<'_>, facts: &mut Facts) -> Rou
         RouteKind::Group => Some(Vec::new()),
         _ => list(named.created, values)
             .and_then(|list| of_list(list, &named.name, values))
-            .or_else(|| component.and_then(|component| of_component(component, values))),
+            .or_else(|| component.and_then(|at| of_component(at, values).or_else(|| of_hooks(at, values)))),
     };
     let from_reads = declared.is_none();
     let given = named.initial.as_ref().and_then(|initial| values.entries(initial));
