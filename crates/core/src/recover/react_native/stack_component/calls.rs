@@ -2,7 +2,7 @@
 
 use super::actions::{METHODS, Step, is_action, step};
 use crate::model::{Form, Style, Verb};
-use crate::recover::react_native::element::{element, key_of, property};
+use crate::recover::react_native::element::{key_of, property};
 use crate::recover::react_native::navigation::{Method, Navigation, global_list, method_of, methods, sites};
 use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Literal, Slot, TargetFact, code};
 use crate::syntax::Kind;
@@ -189,13 +189,8 @@ fn links(file: u32, style: Style, values: &Values<'_>, facts: &mut Facts) {
         if !path.is_some_and(|path| path.starts_with("@react-navigation/")) {
             continue;
         }
-        let Some(object) = element(&here, values)
-            .and_then(|_| call.args.first())
-            .or(call.args.first())
-            .map(|arg| here.with(arg.value))
-        else {
-            continue;
-        };
+        // An element's properties are its one argument, as the hook's object is.
+        let Some(object) = call.args.first().map(|arg| here.with(arg.value)) else { continue };
         let to = property(&object, "to", values).unwrap_or_else(|| object.clone());
         let Some(name) = property(&to, "screen", values) else {
             if matches!(values.kind(to.at), Kind::Text(_)) {

@@ -7,7 +7,7 @@ use crate::recover::react_native::list_types::is_list;
 use crate::recover::react_native::looks_only_around;
 use crate::recover::react_native::navigators::{Part, part};
 use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Sight, StartFact, code};
-use crate::syntax::{Arg, Kind};
+use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
 /// Helpers in helpers are followed this deep.
@@ -175,7 +175,9 @@ fn collect<'p>(
     }
     match values.kind(expr.at) {
         Kind::List(items) => {
-            items.iter().for_each(|item| collect_item(expr, item, arms, mapped, depth, values, found));
+            for item in items {
+                collect(&expr.with(item.value), arms, mapped, depth + 1, values, found);
+            }
         }
         Kind::Branch { arms: ways, .. } => {
             if !found.choices.iter().any(|(choice, _)| *choice == expr.at) {
@@ -209,19 +211,6 @@ fn collect<'p>(
         }
         _ => found.open = true,
     }
-}
-
-fn collect_item<'p>(
-    list: &Expr,
-    item: &Arg,
-    arms: &[(Ref, usize)],
-    mapped: bool,
-    depth: usize,
-    values: &Values<'p>,
-    found: &mut Children<'p>,
-) {
-    let at = list.with(item.value);
-    collect(&at, arms, mapped, depth + 1, values, found);
 }
 
 fn collect_call<'p>(
