@@ -324,8 +324,8 @@ impl Call {
     /// Whether the compiler sees to it that nothing required is left out.
     #[must_use]
     pub fn completes_itself(&self) -> bool {
-        // A method for each name, made when the app runs, checks nothing.
-        (self.fact.form == Form::Generated && !self.fact.style.names_are_global())
+        // A method for each name that is made when the app runs checks nothing.
+        (self.fact.form == Form::Generated && self.fact.checked)
             || matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
     }
 

@@ -106,6 +106,12 @@ impl Style {
         matches!(self, Self::NamedTable | Self::GoRouter | Self::AutoRoute)
     }
 
+    /// Whether callers pass what they like where a route says nothing of what it takes.
+    #[must_use]
+    pub fn passes_loosely(self) -> bool {
+        matches!(self, Self::StackComponent | Self::StackConfig)
+    }
+
     /// Whether all containers of an app share one space of names.
     #[must_use]
     pub fn names_are_global(self) -> bool {

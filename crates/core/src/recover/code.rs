@@ -1,9 +1,9 @@
 //! What recoverers ask of code, whatever its language.
 
 use crate::model::Form;
-use crate::recover::{ArgumentFact, At, Slot};
+use crate::recover::{ArgumentFact, At, CallFact, Literal, Slot, TargetFact};
 use crate::syntax::{Call, Id, Kind, Tree};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Expr, Ref, Shape, Values};
 
 /// Every call in a file whose callee's last name is among these, in the order of the source.
 pub(in crate::recover) fn calls<'p>(file: u32, values: &Values<'p>, names: &[&str]) -> Vec<(Ref, &'p Call)> {
@@ -38,6 +38,33 @@ pub(in crate::recover) fn key(expr: &Expr, values: &Values<'_>) -> Option<(Strin
     let [one] = found.as_slice() else { return None };
     let text = one.shape()?.plain()?;
     Some((text, one.form == Form::Literal))
+}
+
+/// What an expression says as a call's target. Nothing known is [`TargetFact::Unknown`], anything else
+/// what `target` makes of the shapes.
+pub(in crate::recover) fn said(
+    base: CallFact,
+    expr: &Expr,
+    target: fn(Vec<Shape>) -> TargetFact,
+    values: &Values<'_>,
+) -> CallFact {
+    let found = values.eval(expr);
+    let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
+    let literal = shapes.iter().find(|shape| shape.has_literal_words());
+    CallFact {
+        written: values.written(seen_through(expr, values).at),
+        form: match found.as_slice() {
+            [one] => one.form,
+            _ => Form::Computed,
+        },
+        constant: found.iter().find_map(|value| value.constant),
+        literal: literal.map(|shape| Literal { text: shape.value() }),
+        target: match shapes.iter().all(Shape::is_blank) {
+            true => TargetFact::Unknown,
+            false => target(shapes),
+        },
+        ..base
+    }
 }
 
 /// What an expression says once the parameters on the way are looked through.

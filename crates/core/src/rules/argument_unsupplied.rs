@@ -1,6 +1,6 @@
 use super::{Example, Report, Rule, Sink, listed};
 use crate::link::{Graph, Parameter, Read, nearest};
-use crate::model::{Severity, Style, Via};
+use crate::model::{Severity, Via};
 
 pub(super) static RULE: Rule = Rule {
     name: "argument-unsupplied",
@@ -69,7 +69,7 @@ fn is_optional(read: &Read) -> bool {
 /// Whether a route says nothing of what it takes, in a style whose callers pass what they like.
 fn is_loose(graph: &Graph<'_>, route: usize) -> bool {
     let route = &graph.routes[route];
-    route.declares_by_reads() && matches!(route.fact.style, Style::StackComponent | Style::StackConfig)
+    route.declares_by_reads() && route.fact.style.passes_loosely()
 }
 
 /// Whether a call passes something that nobody takes out.

@@ -186,7 +186,7 @@ fn start(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let classes = values.eval(&first).into_iter().filter_map(|value| values.object_class(&value));
     let starts: Vec<StartFact> = classes
         .filter_map(|class| values.class(class).map(|c| c.name.to_string()))
-        .map(|name| StartFact { name, literal: false, checked: false, at: place })
+        .map(|name| StartFact::new(name, place))
         .collect();
     facts.containers.push(ContainerFact {
         open_start: starts.is_empty(),

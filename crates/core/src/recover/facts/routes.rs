@@ -208,6 +208,20 @@ pub struct StartFact {
     pub at: At,
 }
 
+impl StartFact {
+    /// A start that is said by the order of declarations, a type or a default: not by text in place.
+    #[must_use]
+    pub fn new(name: String, at: At) -> Self {
+        Self { name, literal: false, checked: false, at }
+    }
+
+    /// The start that a route is by standing first.
+    #[must_use]
+    pub fn first(route: &RouteFact) -> Self {
+        Self::new(route.name.clone(), route.at)
+    }
+}
+
 /// A graph put into another.
 #[derive(Debug)]
 pub struct IncludeFact {

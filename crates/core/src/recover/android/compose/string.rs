@@ -87,7 +87,7 @@ fn starts(start: &Expr, values: &Values<'_>) -> Option<Vec<StartFact>> {
             .map(|name| StartFact { name, literal, checked: false, at })
             .or_else(|| {
                 let class = values.object_class(value)?;
-                Some(StartFact { name: values.class_path(class), literal: false, checked: false, at })
+                Some(StartFact::new(values.class_path(class), at))
             })
     });
     named.collect()

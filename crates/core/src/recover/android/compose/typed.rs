@@ -25,9 +25,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let starts = start.as_ref().map(|start| {
             let classes = values.eval(start).into_iter().filter_map(|value| values.object_class(&value));
             let at = code::node_at(start.at, values);
-            classes
-                .map(|class| StartFact { name: values.class_path(class), literal: false, checked: false, at })
-                .collect()
+            classes.map(|class| StartFact::new(values.class_path(class), at)).collect()
         });
         let name = values.class_path(class);
         container(

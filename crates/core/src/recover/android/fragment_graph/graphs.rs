@@ -41,7 +41,7 @@ impl Reader<'_, '_> {
         let name = id(element).map(|(name, _)| name);
         let start = element.attribute(APP, "startDestination").and_then(|attribute| {
             let name = resource_name(&attribute.value)?;
-            Some(StartFact { name, literal: false, checked: false, at: value_at(self.file, attribute) })
+            Some(StartFact::new(name, value_at(self.file, attribute)))
         });
         self.facts.containers.push(ContainerFact {
             name: name.clone(),

@@ -132,6 +132,7 @@ fn by_route(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut F
         let fact = CallFact {
             written: route.name.clone(),
             form: Form::Generated,
+            checked: true,
             target: TargetFact::Named(vec![Shape::text(&route.name, false)]),
             arguments: route.arguments,
             host: if route.is_inner { Some(HostHint::Any) } else { host(at, call, values) },

@@ -122,7 +122,7 @@ impl Tree<'_, '_> {
         if let Some(list) = children {
             self.inside(&list, shown, place, path, holds_tabs, above);
         }
-        first.then_some(StartFact { name, literal: false, checked: false, at: place })
+        first.then_some(StartFact::new(name, place))
     }
 
     fn inside(

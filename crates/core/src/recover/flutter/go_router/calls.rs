@@ -196,9 +196,6 @@ fn by_name(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Fa
     };
     for site in values.sites(at, first.at.id) {
         let target = Expr { at: first.at, env: site.env.clone() };
-        let found = values.eval(&target);
-        let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
-        let literal = shapes.iter().find(|shape| shape.has_literal_words());
         let (mut arguments, mut open) = extra(at, call, &site, values);
         for name in ["pathParameters", "queryParameters", "params", "queryParams"] {
             let Some(map) = named(at, call, name).map(|map| Expr { at: map.at, env: site.env.clone() })
@@ -207,22 +204,8 @@ fn by_name(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Fa
             };
             open |= entries(&map, &mut arguments, values);
         }
-        let fact = CallFact {
-            written: values.written(code::seen_through(&target, values).at),
-            form: match found.as_slice() {
-                [one] => one.form,
-                _ => Form::Computed,
-            },
-            constant: found.iter().find_map(|value| value.constant),
-            literal: literal.map(|shape| Literal { text: shape.value() }),
-            arguments,
-            open,
-            target: match shapes.iter().all(Shape::is_blank) {
-                true => TargetFact::Unknown,
-                false => TargetFact::Named(shapes),
-            },
-            ..CallFact::new(Style::GoRouter, verb, site.at, code::callee_at(site.at, values))
-        };
+        let base = CallFact::new(Style::GoRouter, verb, site.at, code::callee_at(site.at, values));
+        let fact = CallFact { arguments, open, ..code::said(base, &target, TargetFact::Named, values) };
         received(&fact, values, facts);
         facts.calls.push(fact);
     }

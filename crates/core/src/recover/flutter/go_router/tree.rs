@@ -43,7 +43,7 @@ fn router(at: Ref, call: &Call, routes: &Expr, values: &Values<'_>, facts: &mut 
     let initial = named(at, call, "initialLocation");
     let starts = match &initial {
         Some(initial) => starts(initial, values),
-        None => Some(vec![StartFact { name: "/".to_owned(), literal: false, checked: false, at: key.0 }]),
+        None => Some(vec![StartFact::new("/".to_owned(), key.0)]),
     };
     facts.containers.push(ContainerFact {
         open_start: open || starts.is_none(),

@@ -1,13 +1,13 @@
 //! Calls by name on the navigator.
 
 use super::WHOLE;
-use crate::model::{Form, Style, Verb};
+use crate::model::{Style, Verb};
 use crate::recover::constructor::arguments_of;
 use crate::recover::flutter::navigator::{NavigatorCall, calls};
 use crate::recover::flutter::results;
-use crate::recover::{ArgumentFact, CallFact, Facts, Literal, Slot, TargetFact, code};
+use crate::recover::{ArgumentFact, CallFact, Facts, Slot, TargetFact, code};
 use crate::syntax::Kind;
-use crate::values::{Expr, Shape, Values};
+use crate::values::{Expr, Values};
 
 /// Methods that take a name, and what they do.
 const METHODS: &[(&str, Verb)] = &[
@@ -38,28 +38,14 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Expr, verb: Verb, values: &Values<'_>) -> CallFact {
     let target = Expr { at: name.at, env: site.env.clone() };
-    let found = values.eval(&target);
-    let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
-    let literal = shapes.iter().find(|shape| shape.has_literal_words());
     let passed = call.named("arguments").map(|value| Expr { at: value.at, env: site.env.clone() });
     let (arguments, open) = passed.map(|value| arguments(&value, WHOLE, values)).unwrap_or_default();
+    let base = CallFact::new(Style::NamedTable, verb, site.at, code::callee_at(site.at, values));
     CallFact {
-        written: values.written(code::seen_through(&target, values).at),
-        form: match found.as_slice() {
-            [one] => one.form,
-            _ => Form::Computed,
-        },
-        constant: found.iter().find_map(|value| value.constant),
-        literal: literal.map(|shape| Literal { text: shape.value() }),
-        target: if shapes.iter().all(Shape::is_blank) {
-            TargetFact::Unknown
-        } else {
-            TargetFact::Text(shapes)
-        },
         host: call.host.clone(),
         arguments,
         open,
-        ..CallFact::new(Style::NamedTable, verb, site.at, code::callee_at(site.at, values))
+        ..code::said(base, &target, TargetFact::Text, values)
     }
 }
 

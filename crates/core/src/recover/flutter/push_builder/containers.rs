@@ -82,7 +82,7 @@ fn contains(at: Ref, shown: &[Shown], kind: RouteKind, values: &Values<'_>, fact
     let key = ContainerKey(crate::recover::At { file: at.file, span });
     let start = route(first.class, kind, values);
     facts.containers.push(ContainerFact {
-        starts: vec![StartFact { name: start.name, literal: false, checked: false, at: start.at }],
+        starts: vec![StartFact::new(start.name, start.at)],
         is_host: true,
         is_app: true,
         sites: vec![at],

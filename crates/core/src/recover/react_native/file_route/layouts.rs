@@ -58,7 +58,7 @@ fn start(file: u32, children: &[String], values: &Values<'_>, facts: &mut Facts)
     let Some(name) = values.plain_text(&said).filter(|name| !is_child(name, children)) else { return };
     let at = code::node_at(said.at, values);
     facts.containers.push(ContainerFact {
-        starts: vec![StartFact { name, literal: false, checked: false, at }],
+        starts: vec![StartFact::new(name, at)],
         is_host: true,
         ..ContainerFact::new(ContainerKey(at))
     });

@@ -3,7 +3,7 @@
 use super::of_package;
 use crate::model::{Form, Style, Verb};
 use crate::recover::react_native::navigation::sites;
-use crate::recover::react_native::stack_component::calls::{by_name, passed};
+use crate::recover::react_native::stack_component::calls::passed;
 use crate::recover::{At, CallFact, Facts, TargetFact, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
@@ -124,7 +124,7 @@ fn by_key(at: Ref, key: &Expr, params: Option<&Expr>, verb: Verb, values: &Value
     for site in sites(at, key, values) {
         let bound = |expr: &Expr| Expr { at: expr.at, env: site.env.clone() };
         let base = CallFact::new(Style::FluxScene, verb, site.at, code::callee_at(site.at, values));
-        let fact = by_name(base, &bound(key), values);
+        let fact = code::said(base, &bound(key), TargetFact::Named, values);
         let (arguments, open) = params.map(|params| passed(&bound(params), values)).unwrap_or_default();
         facts.calls.push(CallFact { arguments, open, ..fact });
     }

@@ -1,12 +1,12 @@
 //! Calls on navigation objects, and links.
 
 use super::actions::{METHODS, Step, is_action, step};
-use crate::model::{Form, Style, Verb};
+use crate::model::{Style, Verb};
 use crate::recover::react_native::element::{key_of, property};
 use crate::recover::react_native::navigation::{Method, Navigation, global_list, method_of, methods, sites};
-use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Literal, Slot, TargetFact, code};
+use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Slot, TargetFact, code};
 use crate::syntax::Kind;
-use crate::values::{Expr, Ref, Shape, Values};
+use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover::react_native) fn recover(
     file: u32,
@@ -54,12 +54,8 @@ fn by_path(file: u32, style: Style, values: &Values<'_>, facts: &mut Facts) {
 
 fn link_to(at: Ref, style: Style, path: &Expr, values: &Values<'_>, facts: &mut Facts) {
     let base = CallFact::new(style, Verb::Link, at, code::callee_at(at, values));
-    let fact = by_name(base, path, values);
-    let target = match fact.target {
-        TargetFact::Named(shapes) => TargetFact::Text(shapes),
-        target => target,
-    };
-    facts.calls.push(CallFact { target, host: Some(HostHint::Any), ..fact });
+    let fact = code::said(base, path, TargetFact::Text, values);
+    facts.calls.push(CallFact { host: Some(HostHint::Any), ..fact });
 }
 
 /// Methods on navigation objects; what is handed an action of the library is one, whatever it is.
@@ -120,7 +116,7 @@ fn add(
         let written_as_is = !matches!(values.kind(name.at), Kind::Cast { .. });
         let place = code::callee_at(site.at, values);
         let base = CallFact::new(style, step.verb, site.at, place);
-        let fact = by_name(base, &target, values);
+        let fact = code::said(base, &target, TargetFact::Named, values);
         let (arguments, open) =
             step.params.as_ref().map(|params| passed(&bound(params), values)).unwrap_or_default();
         facts.calls.push(CallFact {
@@ -131,30 +127,6 @@ fn add(
             host: if step.nested { Some(HostHint::Any) } else { on.host.clone() },
             ..fact
         });
-    }
-}
-
-pub(in crate::recover::react_native) fn by_name(
-    base: CallFact,
-    target: &Expr,
-    values: &Values<'_>,
-) -> CallFact {
-    let found = values.eval(target);
-    let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
-    let literal = shapes.iter().find(|shape| shape.has_literal_words());
-    CallFact {
-        written: values.written(code::seen_through(target, values).at),
-        form: match found.as_slice() {
-            [one] => one.form,
-            _ => Form::Computed,
-        },
-        constant: found.iter().find_map(|value| value.constant),
-        literal: literal.map(|shape| Literal { text: shape.value() }),
-        target: match shapes.is_empty() || shapes.iter().all(Shape::is_blank) {
-            true => TargetFact::Unknown,
-            false => TargetFact::Named(shapes),
-        },
-        ..base
     }
 }
 

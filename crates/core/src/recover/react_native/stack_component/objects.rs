@@ -39,14 +39,7 @@ fn navigator(created: Ref, object: &Expr, values: &Values<'_>, facts: &mut Facts
         screens(created, &group, key, values, facts, &mut routes, &mut open);
     }
     let said = property(object, "initialRouteName", values);
-    let first = || {
-        routes.first().map(|fact: &RouteFact| StartFact {
-            name: fact.name.clone(),
-            literal: false,
-            checked: false,
-            at: fact.at,
-        })
-    };
+    let first = || routes.first().map(StartFact::first);
     // The names are keys of the object that says the start: the compiler checks it.
     let said = said.and_then(|said| start_said(&said, created, values));
     let start = said.map(|start| StartFact { literal: false, ..start }).or_else(first);
@@ -101,6 +94,9 @@ fn is_whole_app(created: Ref, values: &Values<'_>) -> bool {
     let Some(name) = variable_name(created, values) else { return false };
     values.program().uses_of_name(&name).iter().any(|&used| {
         let tree = values.tree(used);
+        if values.built(&Expr::new(used)).root.at != created {
+            return false;
+        }
         let around = tree.node(used.id).parent.map(|parent| tree.kind(parent));
         matches!(around, Some(Kind::Call(call))
             if tree.callee(call).is_some_and(|(name, _)| name == "createStaticNavigation"))

@@ -278,10 +278,8 @@ fn starts(
     if let Some(said) = navigator.property("initialRouteName", values) {
         return start_said(&said, created, values).into_iter().collect();
     }
-    let start =
-        |fact: &RouteFact| StartFact { name: fact.name.clone(), literal: false, checked: false, at: fact.at };
     let first = routes.iter().enumerate().filter(|(i, fact)| !is_covered(&fact.arms, &routes[..*i], choices));
-    first.map(|(_, fact)| start(fact)).collect()
+    first.map(|(_, fact)| StartFact::first(fact)).collect()
 }
 
 /// The start that a navigator names.

@@ -44,14 +44,7 @@ fn navigator(created: Ref, object: &Expr, options: Option<&Expr>, values: &Value
     }
     let said = options.and_then(|options| property(options, "initialRouteName", values));
     let said = said.and_then(|said| tree::start_said(&said, created, values));
-    let first = || {
-        routes.first().map(|fact: &RouteFact| StartFact {
-            name: fact.name.clone(),
-            literal: false,
-            checked: false,
-            at: fact.at,
-        })
-    };
+    let first = || routes.first().map(StartFact::first);
     let own = navigator_screen(created, values);
     let used = is_used(created, values);
     facts.containers.push(ContainerFact {
