@@ -5,7 +5,7 @@ use crate::model::Severity;
 pub(super) static RULE: Rule = Rule {
     name: "host-unwired",
     severity: Severity::Error,
-    summary: "A host has no graph, a graph or navigator no host, a host lacks the id it needs, or a menu entry or layout names what is not there.",
+    summary: "A host has no graph, a graph or navigator no host, or a host, menu or layout names what is not there.",
     why: "What is not wired shows nothing, fails when it is inflated, or does nothing when it is tapped. None of it fails to compile.",
     mend: "Name the graph at the host, give the host an id, or use the destination's own id in the menu.",
     example: Example {
