@@ -212,6 +212,7 @@ impl<'p> Owners<'p> {
                 Kind::Function(function) if function.is("static") => return None,
                 Kind::Class(class) => {
                     let at = Ref { file: site.file, id };
+                    let at = self.values.extended(at).unwrap_or(at);
                     if self.by_class.contains_key(&at) || self.below.contains_key(&at) {
                         return Some(at);
                     }

@@ -81,6 +81,14 @@ words! {
         FluxScene = "flux-scene",
         /// Routes that are files.
         FileRoute = "file-route",
+        /// SwiftUI destinations by value, flag, item or tag.
+        SwiftuiValue = "swiftui-value",
+        /// SwiftUI links that build their destination in place.
+        SwiftuiViewLink = "swiftui-view-link",
+        /// View controllers, shown by code.
+        Uikit = "uikit",
+        /// Scenes and segues of storyboards.
+        Storyboard = "storyboard",
     }
 }
 
@@ -138,6 +146,7 @@ impl Style {
             Self::StackComponent | Self::StackConfig | Self::FluxScene | Self::FileRoute => {
                 Platform::ReactNative
             }
+            Self::SwiftuiValue | Self::SwiftuiViewLink | Self::Uikit | Self::Storyboard => Platform::Apple,
         }
     }
 }

@@ -35,6 +35,10 @@ pub enum Tool {
     Pub,
     /// A JavaScript package manager.
     Npm,
+    /// Swift's package manager.
+    SwiftPackage,
+    /// A project that a generator or an editor keeps.
+    Project,
 }
 
 /// A build file's name, what it is for, and how it is read.
@@ -44,9 +48,16 @@ type Reader = (&'static str, Tool, fn(&str) -> Build);
 const READERS: &[Reader] = &[
     ("build.gradle", Tool::Gradle, gradle::read),
     ("build.gradle.kts", Tool::Gradle, gradle::read),
+    ("Package.swift", Tool::SwiftPackage, nothing),
     ("package.json", Tool::Npm, package::read),
+    ("project.yml", Tool::Project, nothing),
     ("pubspec.yaml", Tool::Pub, pubspec::read),
 ];
+
+/// A build file that says nothing which matters here, but that its folder is a module.
+fn nothing(_: &str) -> Build {
+    Build::default()
+}
 
 impl Build {
     /// Whether a path (with `/`) is of a build file.

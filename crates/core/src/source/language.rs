@@ -16,6 +16,12 @@ pub enum Language {
         /// It may hold elements in angle brackets.
         elements: bool,
     },
+    /// Swift source.
+    Swift,
+    /// A storyboard.
+    Storyboard,
+    /// A property list.
+    PropertyList,
     /// An Android resource or manifest.
     Xml(Resource),
 }
@@ -47,6 +53,9 @@ impl Language {
             "dart" => Some(Self::Dart),
             "ts" | "mts" | "cts" => (!name.ends_with(".d.ts")).then_some(Self::Script { elements: false }),
             "tsx" | "jsx" | "js" | "mjs" | "cjs" => Some(Self::Script { elements: true }),
+            "swift" => (name != "Package.swift").then_some(Self::Swift),
+            "storyboard" => Some(Self::Storyboard),
+            "plist" => Some(Self::PropertyList),
             "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
             "xml" => Resource::of_folder(folders).map(Self::Xml),
             _ => None,
@@ -60,13 +69,14 @@ impl Language {
             Self::Kotlin | Self::Java | Self::Xml(_) => Platform::Android,
             Self::Dart => Platform::Flutter,
             Self::Script { .. } => Platform::ReactNative,
+            Self::Swift | Self::Storyboard | Self::PropertyList => Platform::Apple,
         }
     }
 
     /// Whether the file is program code rather than markup.
     #[must_use]
     pub fn is_code(self) -> bool {
-        !matches!(self, Self::Xml(_))
+        !matches!(self, Self::Xml(_) | Self::Storyboard | Self::PropertyList)
     }
 }
 
@@ -98,6 +108,11 @@ pub(super) fn is_test_source(path: &str) -> bool {
             |part: &str| matches!(part, "__tests__" | "__mocks__" | "e2e" | "__fixtures__" | ".storybook");
         let word = [".test.", ".spec.", ".stories.", ".e2e."].iter().any(|word| name.contains(word));
         return word || path.split('/').any(folder);
+    }
+    if path.ends_with(".swift") {
+        let folder = |part: &str| part.ends_with("Tests") || part.ends_with("TestCase");
+        let stem = name.trim_end_matches(".swift");
+        return path.rsplit('/').skip(1).any(folder) || stem.ends_with("Tests") || stem.ends_with("Test");
     }
     let mut parts = path.split('/').peekable();
     while let Some(part) = parts.next() {

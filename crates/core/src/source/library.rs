@@ -13,6 +13,26 @@ pub fn library_of(file: &SourceFile) -> Option<&str> {
     }
 }
 
+/// What a Swift file is compiled into, as others import it: the target of a package, else all that
+/// lies in a module (docs.swift.org, "Package": sources of a target lie in `Sources/<target>`).
+#[must_use]
+pub fn target_of(file: &SourceFile, sources: &SourceTree) -> String {
+    let module = &sources.modules[file.module];
+    if module.build.tool == Tool::SwiftPackage {
+        let inside = match module.path.as_str() {
+            "." => file.path.as_str(),
+            folder => file.path[folder.len()..].trim_start_matches('/'),
+        };
+        if let Some((target, _)) = inside.strip_prefix("Sources/").and_then(|rest| rest.split_once('/')) {
+            return target.to_owned();
+        }
+    }
+    match module.path.as_str() {
+        "." => String::new(),
+        folder => folder.replace('.', "-"),
+    }
+}
+
 impl SourceTree {
     /// The library that a file means by a URI: `../shelf.dart`, `package:barn/shelf.dart`. One that is
     /// not of the source keeps its URI (dart.dev, "Libraries & imports").

@@ -15,7 +15,7 @@ mod walk;
 pub use aliases::Alias;
 pub use build::{Build, Tool};
 pub use language::{Language, Resource};
-pub use library::library_of;
+pub use library::{library_of, target_of};
 pub use text::Text;
 pub use walk::{discover, discover_without, from_texts};
 

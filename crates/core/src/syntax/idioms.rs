@@ -27,10 +27,20 @@ pub struct Idioms {
     pub promises: &'static [&'static str],
     /// The types of what is written out.
     pub literals: Literals,
-    /// A lambda may stand behind a call for its last parameter, and have an unnamed parameter `it`.
+    /// A lambda may stand behind a call for its last parameter.
     pub trailing_lambdas: bool,
+    /// What a lambda without parameters calls what it is given.
+    pub unnamed: &'static str,
     /// A function's bare name, not called, hands the function over.
     pub tear_offs: bool,
+    /// Members that hand back one element of what they are asked of, which may be none.
+    pub elements: &'static [&'static str],
+    /// Functions whose lambda looks at each element of what they are called on.
+    pub looks: &'static [&'static str],
+    /// The member of an enum's case that is its text.
+    pub case_text: &'static str,
+    /// An enum's cases are values of it, and may carry more; types may be added to elsewhere.
+    pub cases_carry: bool,
 }
 
 /// What a language calls the types of its literals.
@@ -104,7 +114,12 @@ impl Idioms {
         promises: &[],
         literals: Literals { text: "String", truth: "Boolean", number: |_| "Int" },
         trailing_lambdas: false,
+        unnamed: "it",
         tear_offs: false,
+        elements: &[],
+        looks: &[],
+        case_text: "name",
+        cases_carry: false,
     };
 
     /// What a function does with text.

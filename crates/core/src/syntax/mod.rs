@@ -10,12 +10,15 @@ mod markup;
 mod nodes;
 mod repair;
 mod script;
+mod swift;
 mod tree;
 
 #[cfg(test)]
 mod dart_tests;
 #[cfg(test)]
 mod script_tests;
+#[cfg(test)]
+mod swift_tests;
 #[cfg(test)]
 mod tests;
 
@@ -27,7 +30,7 @@ pub use nodes::{
 };
 pub use tree::{Id, Import, Node, Tree};
 
-use crate::source::{Language, SourceFile, SourceTree, library_of};
+use crate::source::{Language, SourceFile, SourceTree, library_of, target_of};
 
 /// The name of an argument that holds all properties of an element.
 pub const PROPERTIES: &str = "<properties>";
@@ -67,10 +70,14 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
         Language::Dart => dart::parse(file.text.as_str()),
         Language::Java => java::parse(file.text.as_str()),
         Language::Script { elements } => script::parse(file.text.as_str(), elements),
-        Language::Xml(_) => markup::parse(file.text.as_str()),
+        Language::Swift => swift::parse(file.text.as_str()),
+        Language::Storyboard | Language::PropertyList | Language::Xml(_) => markup::parse(file.text.as_str()),
     };
     if let (Some(library), Body::Code(tree)) = (library_of(file), &mut body) {
         name_libraries(tree, library, file, sources);
+    }
+    if let (Language::Swift, Body::Code(tree)) = (file.language, &mut body) {
+        tree.package = target_of(file, sources).into();
     }
     let problem = problem.map(|p| Problem { line: file.text.position(p.0).0, what: p.1 });
     Parsed { body, problem }
@@ -125,7 +132,8 @@ pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
         Language::Dart => dart::DECLARING,
         Language::Java => java::DECLARING,
         Language::Script { .. } => script::DECLARING,
-        Language::Xml(_) => &[],
+        Language::Swift => swift::DECLARING,
+        Language::Storyboard | Language::PropertyList | Language::Xml(_) => &[],
     }
 }
 

@@ -49,6 +49,12 @@ pub enum Kind {
     List(Vec<Arg>),
     /// A map or object written out.
     Map(Vec<Entry>),
+    /// What a value must look like in a choice: `.item(let id)`, with the names that it binds.
+    Case { of: Option<Id>, name: SmolStr, name_span: Span, args: Vec<Arg> },
+    /// The type that is wanted where this stands: what `.shelf` is a member of.
+    Implied,
+    /// `\.shelf.name`: the names on the way.
+    KeyPath(Vec<SmolStr>),
     /// `this`, possibly of an outer class.
     This,
     /// `super`.
@@ -80,6 +86,8 @@ pub enum ClassKind {
     Entry,
     /// An anonymous class.
     Anonymous,
+    /// More of a class that is declared elsewhere; its name is that class's.
+    Extension,
 }
 
 /// A class-like declaration.
@@ -165,6 +173,8 @@ pub struct Variable {
 pub struct Parameter {
     /// Its name.
     pub name: SmolStr,
+    /// What callers write for it, where that is not its name; empty where they write nothing.
+    pub label: Option<SmolStr>,
     /// Declared type.
     pub ty: Option<TypeName>,
     /// Its default.
@@ -267,7 +277,7 @@ pub struct Annotation {
 pub struct TypeName {
     /// Dotted name, without arguments; empty for a function type.
     pub name: SmolStr,
-    /// Type arguments.
+    /// Type arguments; of a function type, its parameters.
     pub args: Vec<TypeName>,
     /// Marked as nullable.
     pub nullable: bool,
@@ -326,6 +336,7 @@ impl Kind {
             Self::Lambda { params, body } => params.iter().copied().chain([*body]).collect(),
             Self::Assign { target, value, .. } => vec![*target, *value],
             Self::List(items) => args(items).collect(),
+            Self::Case { of, args: bound, .. } => of.iter().copied().chain(args(bound)).collect(),
             Self::Map(entries) => {
                 entries.iter().flat_map(|entry| entry.key.into_iter().chain([entry.value])).collect()
             }
@@ -335,6 +346,8 @@ impl Kind {
             | Self::Number(_)
             | Self::Bool(_)
             | Self::Null
+            | Self::Implied
+            | Self::KeyPath(_)
             | Self::This
             | Self::Super
             | Self::ClassOf(_) => Vec::new(),
@@ -378,6 +391,12 @@ impl Function {
 }
 
 impl Parameter {
+    /// The name that callers write for it.
+    #[must_use]
+    pub fn called(&self) -> &str {
+        self.label.as_ref().unwrap_or(&self.name)
+    }
+
     /// Whether it carries a modifier.
     #[must_use]
     pub fn is(&self, modifier: &str) -> bool {

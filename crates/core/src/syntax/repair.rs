@@ -15,6 +15,66 @@ pub(super) fn kotlin(text: &str) -> String {
     String::from_utf8(bytes).unwrap_or_else(|_| text.to_owned())
 }
 
+/// Swift: the line break before a labelled trailing closure, `}` newline `label: {`, is blanked, and so
+/// are the conditions (`#if`, `#endif`) between the links of a chain.
+pub(super) fn swift(text: &str) -> String {
+    let mut bytes = text.as_bytes().to_vec();
+    let code = code_bytes(text);
+    join_labelled_closures(&mut bytes, &code);
+    blank_conditions_in_chains(&mut bytes, text, &code);
+    String::from_utf8(bytes).unwrap_or_else(|_| text.to_owned())
+}
+
+fn join_labelled_closures(bytes: &mut [u8], code: &[bool]) {
+    for at in 0..bytes.len() {
+        if bytes[at] != b'}' || !code[at] {
+            continue;
+        }
+        let rest = &bytes[at + 1..];
+        let space = rest.iter().take_while(|b| b.is_ascii_whitespace()).count();
+        let word = rest[space..].iter().take_while(|b| b.is_ascii_alphanumeric() || **b == b'_').count();
+        let behind = &rest[space + word..];
+        let opens = behind.strip_prefix(b":").is_some_and(|b| b.trim_ascii_start().starts_with(b"{"));
+        let label = rest[space..].first().is_some_and(u8::is_ascii_lowercase);
+        // `default: {` cannot follow a closing brace on its own line in any other way.
+        if opens && label && &rest[space..space + word] != b"default" && rest[..space].contains(&b'\n') {
+            bytes[at + 1..at + 1 + space].fill(b' ');
+        }
+    }
+}
+
+/// A condition whose next line goes on with `.`, and those that belong to it.
+fn blank_conditions_in_chains(bytes: &mut [u8], text: &str, code: &[bool]) {
+    let mut lines = Vec::new();
+    let mut at = 0;
+    for line in text.split_inclusive('\n') {
+        lines.push((at, line));
+        at += line.len();
+    }
+    let directive = |i: usize| {
+        let (at, line) = lines[i];
+        let trimmed = line.trim_start();
+        let starts = at + line.len() - trimmed.len();
+        (trimmed.starts_with('#') && code.get(starts) == Some(&true)).then_some(trimmed)
+    };
+    let mut chains: Vec<bool> = Vec::new();
+    for i in 0..lines.len() {
+        let Some(word) = directive(i) else { continue };
+        if word.starts_with("#if") {
+            let next = lines[i + 1..].iter().map(|(_, line)| line.trim_start()).find(|line| !line.is_empty());
+            chains.push(next.is_some_and(|line| line.starts_with('.')));
+        }
+        let known = ["#if", "#else", "#elseif", "#endif"].iter().any(|known| word.starts_with(known));
+        if known && chains.last() == Some(&true) {
+            let (at, line) = lines[i];
+            bytes[at..at + line.trim_end().len()].fill(b' ');
+        }
+        if word.starts_with("#endif") {
+            chains.pop();
+        }
+    }
+}
+
 /// Which bytes are code, not in a string or a comment.
 fn code_bytes(text: &str) -> Vec<bool> {
     let bytes = text.as_bytes();

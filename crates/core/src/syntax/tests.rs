@@ -29,6 +29,7 @@ fn sketch(tree: &Tree, id: Id) -> String {
                 ClassKind::Enum => "enum",
                 ClassKind::Entry => "entry",
                 ClassKind::Anonymous => "anonymous",
+                ClassKind::Extension => "extension",
             };
             format!(
                 "{kind} {}({}): {} {{ {} }}",
@@ -55,7 +56,8 @@ fn sketch(tree: &Tree, id: Id) -> String {
             let declared = parameter.ty.as_ref().map(|t| format!(": {}", ty(t))).unwrap_or_default();
             let default =
                 parameter.default.map(|value| format!(" = {}", sketch(tree, value))).unwrap_or_default();
-            format!("{}{declared}{default}", parameter.name)
+            let label = parameter.label.as_ref().map(|label| format!("{label}/")).unwrap_or_default();
+            format!("{label}{}{declared}{default}", parameter.name)
         }
         Kind::Block(items) => format!("{{ {} }}", all(items, "; ")),
         Kind::Name(name) => name.to_string(),
@@ -116,6 +118,12 @@ fn sketch(tree: &Tree, id: Id) -> String {
         Kind::Return(value) => {
             format!("return {}", value.map(|value| sketch(tree, value)).unwrap_or_default())
         }
+        Kind::Case { of, name, args: bound, .. } => {
+            let of = of.map(|of| sketch(tree, of)).unwrap_or_default();
+            format!("?{of}.{name}({})", args(tree, bound))
+        }
+        Kind::Implied => String::new(),
+        Kind::KeyPath(names) => format!("path {}", names.join(".")),
         Kind::Other(inside) => format!("<{}>", all(inside, "; ")),
     }
 }

@@ -2,7 +2,7 @@
 //! see only this, so that neither knows a parser or a grammar.
 
 use super::Idioms;
-use super::nodes::{Annotation, Call, Class, Function, Kind, Parameter, Variable};
+use super::nodes::{Annotation, Call, Class, Function, Kind, Parameter, TypeName, Variable};
 use crate::model::Span;
 use smol_str::SmolStr;
 
@@ -184,6 +184,15 @@ impl Tree {
     /// The innermost node around `id` for which `test` holds.
     pub fn enclosing(&self, id: Id, test: impl Fn(&Kind) -> bool) -> Option<Id> {
         self.ancestors(id).find(|&at| test(self.kind(at)))
+    }
+
+    /// Makes a member one of a type that is declared elsewhere, unless it is the type's own.
+    pub(super) fn extend_type(&mut self, member: Id, of: &TypeName) {
+        match &mut self.nodes[member.0 as usize].kind {
+            Kind::Function(function) if !function.is("static") => function.receiver = Some(of.clone()),
+            Kind::Variable(variable) if !variable.is("static") => variable.receiver = Some(of.clone()),
+            _ => {}
+        }
     }
 
     /// Gives a function that has none its body.

@@ -176,7 +176,10 @@ impl<'p> Values<'p> {
             return Vec::new();
         };
         let implicit = tree.scope(call).is_some_and(|scope| scope.as_ == Handed::This);
-        let subject = params.first().and_then(|&id| tree.parameter(id)).map_or("it", |p| p.name.as_str());
+        let subject = params
+            .first()
+            .and_then(|&id| tree.parameter(id))
+            .map_or(tree.idioms.unnamed, |p| p.name.as_str());
         let mut steps = Vec::new();
         let mut todo = vec![body];
         while let Some(id) = todo.pop() {

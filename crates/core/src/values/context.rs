@@ -148,7 +148,8 @@ impl<'p> Values<'p> {
     pub fn enclosing_named_class(&self, at: Ref) -> Option<Ref> {
         let named = |kind: &Kind| matches!(kind, Kind::Class(class) if class.kind != ClassKind::Anonymous);
         let id = self.tree(at).enclosing(at.id, named)?;
-        Some(Ref { file: at.file, id })
+        let class = Ref { file: at.file, id };
+        Some(self.extended(class).unwrap_or(class))
     }
 
     /// What a method of a class hands back when it is called with the last arguments of a call.
@@ -402,7 +403,7 @@ impl<'p> Values<'p> {
                 .params
                 .iter()
                 .copied()
-                .find(|&id| tree.parameter(id).is_some_and(|p| p.name == *name)),
+                .find(|&id| tree.parameter(id).is_some_and(|p| p.called() == name)),
             // A trailing lambda is for the last parameter, wherever it is written.
             None if position + 1 == call.args.len() && is_lambda => declared.params.last().copied(),
             None => declared.params.get(position).copied(),

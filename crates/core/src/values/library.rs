@@ -5,7 +5,7 @@ use super::scope::property_of;
 use super::types::Type;
 use super::{Ref, Values};
 use crate::source::Language;
-use crate::syntax::TextStep;
+use crate::syntax::{Call, TextStep};
 
 /// A member, and whether a base is one of those that give it.
 pub(crate) type TypedMember = (&'static str, fn(&str) -> bool);
@@ -29,6 +29,9 @@ pub struct Library {
     pub texts: &'static [(&'static str, TextStep)],
     /// Types of which one never stands for another.
     pub plain: &'static [&'static str],
+    /// Functions whose closure gets what an argument holds: the function, the argument's label. Without
+    /// a label, it gets each element of it.
+    pub hands_on: &'static [(&'static str, &'static str)],
 }
 
 impl<'p> Values<'p> {
@@ -56,6 +59,14 @@ impl<'p> Values<'p> {
     pub(super) fn typed_member_bases(&self, at: Ref, name: &str) -> Option<fn(&str) -> bool> {
         let typed = self.libraries(at).flat_map(|library| library.typed);
         typed.into_iter().find(|(member, _)| *member == name).map(|(_, bases)| *bases)
+    }
+
+    /// The label of the argument whose value a function of the platform hands its closure.
+    pub(super) fn hands_on(&self, at: Ref, name: &str, call: &Call) -> Option<&'static str> {
+        let known = self.libraries(at).flat_map(|library| library.hands_on);
+        let given =
+            |label: &str| call.args.iter().any(|arg| arg.name.as_deref().unwrap_or_default() == label);
+        known.into_iter().find(|(of, label)| *of == name && given(label)).map(|(_, label)| *label)
     }
 
     /// Whether a class of the platform is, or derives from, another of it.
@@ -113,7 +124,7 @@ mod tests {
         for library in LIBRARIES {
             assert!(library.members.is_sorted(), "{library:?}");
         }
-        for path in ["A.kt", "A.java"] {
+        for path in ["A.kt", "A.java", "A.swift"] {
             let sources = from_texts(vec![(path.to_owned(), String::new())]);
             let parsed = parse(&sources.files[0], &sources);
             let idioms = parsed.body.code().expect("code").idioms;

@@ -8,16 +8,19 @@ mod build;
 mod collections;
 mod context;
 mod eval;
+mod extensions;
 mod imports;
 mod library;
 mod members;
 mod objects;
 mod program;
 mod scope;
+mod sequences;
 mod text;
 mod types;
 mod uses;
 mod variables;
+mod wanted;
 
 #[cfg(test)]
 mod tests;

@@ -24,9 +24,10 @@ impl Values<'_> {
         let mut unnamed = rest.iter().filter(|arg| arg.is_by_place());
         for (i, &id) in params.iter().enumerate() {
             let Some(parameter) = tree.parameter(id) else { continue };
-            let named = args.iter().find(|arg| arg.name.as_ref() == Some(&parameter.name));
+            let named = args.iter().find(|arg| arg.name.as_deref() == Some(parameter.called()));
             let last = trailing.filter(|_| i + 1 == params.len());
-            let by_place = || if parameter.is("named") { None } else { unnamed.next() };
+            let by_name = parameter.is("named") || parameter.label.as_ref().is_some_and(|l| !l.is_empty());
+            let by_place = || if by_name { None } else { unnamed.next() };
             let given = named.or(last).or_else(by_place).map(|arg| at.with(arg.value));
             let value = given.or_else(|| {
                 parameter.default.map(|default| Expr { at: Ref { file, id: default }, env: up.clone() })
@@ -163,7 +164,11 @@ impl Values<'_> {
         let _step = fuel.step()?;
         let class = self.class(at)?;
         let tree = self.tree(at);
-        if class.kind == ClassKind::Entry && name == "name" {
+        if class.kind == ClassKind::Entry && name == tree.idioms.case_text {
+            let given = class.supers.first().and_then(|base| base.args.first());
+            if let Some(raw) = given.filter(|_| tree.idioms.cases_carry) {
+                return Some(self.eval_with(&Expr { at, env }.with(raw.value), fuel));
+            }
             let shape = super::Shape::text(&class.name, false);
             return Some(vec![Value { datum: Datum::Text(shape), form: Form::Computed, constant: None }]);
         }

@@ -3,7 +3,7 @@
 use super::Library;
 use crate::search::words as words_of;
 use crate::source::{Language, Resource, SourceFile, SourceTree, library_of};
-use crate::syntax::{Body, Class, Function, Id, Kind, Markup, Tree, Variable};
+use crate::syntax::{Body, Class, ClassKind, Function, Id, Kind, Markup, Tree, Variable};
 use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
 use smol_str::SmolStr;
@@ -63,6 +63,7 @@ struct Index {
     names: FxHashMap<SmolStr, Vec<Ref>>,
     typed_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     derived_by_name: FxHashMap<SmolStr, Vec<Ref>>,
+    extensions_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     annotated_by_name: FxHashMap<SmolStr, Vec<Ref>>,
     paths: FxHashMap<Ref, String>,
 }
@@ -291,6 +292,12 @@ impl<'s> Program<'s> {
         slice(&self.index.derived_by_name, name)
     }
 
+    /// What adds to a class of this simple name, wherever it stands.
+    #[must_use]
+    pub fn extensions_named(&self, name: &str) -> &[Ref] {
+        slice(&self.index.extensions_by_name, name)
+    }
+
     /// Classes that carry an annotation of this name.
     #[must_use]
     pub fn classes_annotated(&self, name: &str) -> &[Ref] {
@@ -389,6 +396,17 @@ impl Index {
         let at = Ref { file, id };
         let join = |name: &str| if within.is_empty() { name.to_owned() } else { format!("{within}.{name}") };
         match tree.kind(id) {
+            Kind::Class(class) if class.kind == ClassKind::Extension => {
+                let path = join(&class.name);
+                let simple = class.name.rsplit('.').next().unwrap_or_default();
+                self.extensions_by_name.entry(simple.into()).or_default().push(at);
+                for &member in &class.members {
+                    match tree.kind(member) {
+                        Kind::Class(_) => self.declare(file, tree, member, &path),
+                        _ => self.declare(file, tree, member, within),
+                    }
+                }
+            }
             Kind::Class(class) => {
                 let path = join(&class.name);
                 self.classes_by_path.entry(path.clone()).or_default().push(at);

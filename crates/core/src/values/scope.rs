@@ -36,6 +36,9 @@ impl<'p> Values<'p> {
     /// what looking those bases up needs to end.
     fn resolve_with(&self, at: Ref, name: &str, inherited: bool) -> Option<Def> {
         let tree = self.tree(at);
+        if name == "Self" {
+            return self.enclosing_class(at).map(Def::Class);
+        }
         let mut inner = at.id;
         for outer in tree.ancestors(at.id) {
             if let Some(def) = self.in_node(Ref { file: at.file, id: outer }, inner, name, inherited) {
@@ -86,13 +89,14 @@ impl<'p> Values<'p> {
                 self.among(at.file, own.chain(tests), name)
             }
             Kind::Lambda { params, .. } => {
-                if name == "it" && params.is_empty() {
+                if name == tree.idioms.unnamed && params.is_empty() {
                     return Some(Def::It(at));
                 }
                 self.parameter(at.file, params, name)
             }
             Kind::Function(function) => self.parameter(at.file, &function.params, name),
             Kind::Class(class) => {
+                let at = self.extended(at).unwrap_or(at);
                 let member =
                     if inherited { self.member_of_class(at, name) } else { self.own_member(at, name) };
                 member.or_else(|| self.parameter(at.file, &class.params, name))
@@ -115,10 +119,12 @@ impl<'p> Values<'p> {
             let at = Ref { file, id };
             match tree.kind(id) {
                 Kind::Variable(variable) if variable.name == name => return Some(Def::Variable(at)),
-                Kind::Class(class) if class.name == name => return Some(Def::Class(at)),
+                Kind::Class(class) if class.name == name && class.kind != ClassKind::Extension => {
+                    return Some(Def::Class(at));
+                }
                 Kind::Function(function) if function.name == name => functions.push(at),
-                Kind::Other(inside) => {
-                    if let Some(id) = declared_inside(tree, inside, name) {
+                Kind::Other(_) | Kind::Case { .. } | Kind::Cast { .. } | Kind::Binary { .. } => {
+                    if let Some(id) = declared_inside(tree, &[id], name) {
                         return Some(Def::Variable(Ref { file, id }));
                     }
                 }
@@ -167,10 +173,14 @@ impl<'p> Values<'p> {
         if let Some(id) = property {
             return Some(Def::Parameter(Ref { file: at.file, id }));
         }
-        let companion =
-            members().find(|&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion))?;
-        let inside = tree.class(companion)?.members.iter().copied();
-        self.among(at.file, inside, name)
+        let companion = members().find(|&id| tree.class(id).is_some_and(|c| c.kind == ClassKind::Companion));
+        if let Some(companion) = companion.and_then(|id| tree.class(id)) {
+            return self.among(at.file, companion.members.iter().copied(), name);
+        }
+        self.extensions(at).into_iter().find_map(|more| {
+            let members = self.program.class(more)?.members.iter().copied();
+            self.among(more.file, members, name)
+        })
     }
 
     /// A class and its bases that are in the source, nearest first.
@@ -195,7 +205,13 @@ impl<'p> Values<'p> {
         if class.kind == ClassKind::Entry {
             return self.enclosing_class(at).into_iter().collect();
         }
-        class.supers.iter().filter_map(|base| self.class_named(at, &base.ty.name)).collect()
+        let mut bases: Vec<Ref> =
+            class.supers.iter().filter_map(|base| self.class_named(at, &base.ty.name)).collect();
+        for more in self.extensions(at) {
+            let supers = self.program.class(more).into_iter().flat_map(|class| &class.supers);
+            bases.extend(supers.filter_map(|base| self.class_named(more, &base.ty.name)));
+        }
+        bases
     }
 
     /// Every external type among a class's bases, by simple name, with those of its bases.
@@ -209,7 +225,8 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn external_base_paths(&self, class: Ref) -> Vec<SmolStr> {
         let mut found = Vec::new();
-        for at in self.lineage(class) {
+        let lineage = self.lineage(class).into_iter();
+        for at in lineage.flat_map(|at| std::iter::once(at).chain(self.extensions(at))) {
             let Some(class) = self.program.class(at) else { continue };
             for base in &class.supers {
                 if !base.ty.name.is_empty() && self.class_named(at, &base.ty.name).is_none() {
@@ -262,7 +279,8 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn enclosing_class(&self, at: Ref) -> Option<Ref> {
         let id = self.tree(at).enclosing(at.id, |kind| matches!(kind, Kind::Class(_)))?;
-        Some(Ref { file: at.file, id })
+        let class = Ref { file: at.file, id };
+        Some(self.extended(class).unwrap_or(class))
     }
 
     /// The named function around a node, passing lambdas by.
@@ -277,10 +295,25 @@ impl<'p> Values<'p> {
         let _step = fuel.step()?;
         match self.kind(expr.at) {
             Kind::Name(name) => {
-                self.resolve(expr.at, name).or_else(|| self.implicit_member(expr, name, fuel))
+                let found = self.resolve(expr.at, name).and_then(|def| self.of_this(def, expr.at));
+                found.or_else(|| self.implicit_member(expr, name, fuel))
+            }
+            Kind::Case { of, name, .. } => {
+                let class = match of {
+                    Some(of) => match self.definition(&expr.with(*of), fuel)? {
+                        Def::Class(class) => class,
+                        _ => return None,
+                    },
+                    None => self.matched_type(expr, fuel)?.class?,
+                };
+                self.member_of_class(class, name)
             }
             Kind::Member(member) => {
                 let of = expr.with(member.of);
+                if let Kind::Implied = self.kind(of.at) {
+                    let class = self.wanted_type(&of, fuel)?.class?;
+                    return self.member_of_class(class, &member.name);
+                }
                 if let Some(prefix) = self.import_prefix(&of) {
                     return self.behind_prefix(expr.at.file, prefix, &member.name);
                 }
@@ -291,6 +324,9 @@ impl<'p> Values<'p> {
                 }
                 if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
                     let found = self.member_or_accessor(class, &member.name);
+                    if found.is_none() && self.tree(expr.at).idioms.cases_carry {
+                        self.program.ask_for_name(&member.name);
+                    }
                     return found.or_else(|| self.extension(&of, expr.at, &member.name, fuel));
                 }
                 let path = self.tree(expr.at).dotted(expr.at.id).and_then(|path| self.at_path(&path));
@@ -408,7 +444,7 @@ impl<'p> Values<'p> {
             Kind::Call(call) => (tree.receiver(call)?, tree.callee(call)?.0.as_str()),
             _ => return None,
         };
-        matches!(name, "entries" | "values").then_some(())?;
+        matches!(name, "allCases" | "entries" | "values").then_some(())?;
         let Def::Class(at) = self.definition(&of.with(holder), fuel)? else { return None };
         let class = self.class(at).filter(|class| class.kind == ClassKind::Enum)?;
         let entries = class
@@ -425,11 +461,14 @@ impl<'p> Values<'p> {
     }
 }
 
-/// A variable of a name among what stands together, at any depth.
+/// A variable of a name among what stands together, at any depth, patterns included.
 fn declared_inside(tree: &Tree, inside: &[Id], name: &str) -> Option<Id> {
     inside.iter().copied().find_map(|id| match tree.kind(id) {
         Kind::Variable(variable) if variable.name == name => Some(id),
         Kind::Other(inner) => declared_inside(tree, inner, name),
+        Kind::Case { args, .. } => args.iter().find_map(|arg| declared_inside(tree, &[arg.value], name)),
+        Kind::Cast { of, .. } => declared_inside(tree, &[*of], name),
+        Kind::Binary { op, left, .. } if op == "case" => declared_inside(tree, &[*left], name),
         _ => None,
     })
 }

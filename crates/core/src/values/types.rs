@@ -14,11 +14,17 @@ pub struct Type {
     pub class: Option<Ref>,
     /// Whether it may be null.
     pub nullable: bool,
+    /// Its type arguments.
+    pub args: Vec<Type>,
 }
 
 impl Type {
-    pub(super) fn plain(name: &str) -> Self {
-        Self { name: name.into(), class: None, nullable: false }
+    pub(crate) fn plain(name: &str) -> Self {
+        Self { name: name.into(), class: None, nullable: false, args: Vec::new() }
+    }
+
+    pub(super) fn of_class(name: &SmolStr, class: Ref) -> Self {
+        Self { class: Some(class), ..Self::plain(name) }
     }
 }
 
@@ -42,7 +48,8 @@ impl<'p> Values<'p> {
         }
         let class = self.class_named(at, &ty.name);
         let name = class.and_then(|c| self.class(c)).map_or_else(|| ty.simple().into(), |c| c.name.clone());
-        Some(Type { name, class, nullable: ty.nullable })
+        let args = ty.args.iter().map(|arg| self.named_type(at, arg).unwrap_or_else(|| Type::plain("")));
+        Some(Type { name, class, nullable: ty.nullable, args: args.collect() })
     }
 
     pub(super) fn type_of_with(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
@@ -54,7 +61,11 @@ impl<'p> Values<'p> {
             Kind::ClassOf(_) => Some(Type::plain("Class")),
             Kind::Member(_) if self.resource(expr).is_some() => Some(Type::plain("Int")),
             Kind::Name(_) | Kind::Member(_) => self.type_of_name(expr, fuel),
-            Kind::Call(call) => self.type_of_call(expr, call, fuel),
+            Kind::Call(call) => {
+                self.type_of_sequence(expr, fuel).or_else(|| self.type_of_call(expr, call, fuel))
+            }
+            Kind::Implied => self.wanted_type(expr, fuel),
+            Kind::List(_) | Kind::Index { .. } => self.type_of_sequence(expr, fuel),
             Kind::Cast { ty, .. } => self.named_type(expr.at, ty),
             Kind::This => self.type_of_this(expr),
             Kind::Binary { op, left, right } => match op.as_str() {
@@ -120,7 +131,10 @@ impl<'p> Values<'p> {
             match tree.kind(outer) {
                 Kind::Class(class) => {
                     let at = Ref { file: expr.at.file, id: outer };
-                    return Some(Type { name: class.name.clone(), class: Some(at), nullable: false });
+                    return Some(match self.extended(at) {
+                        Some(of) => Type::of_class(&self.class(of)?.name, of),
+                        None => Type::of_class(&class.name, at),
+                    });
                 }
                 Kind::Function(function) => {
                     if let Some(receiver) = &function.receiver {
@@ -142,6 +156,9 @@ impl<'p> Values<'p> {
             Some(Def::It(lambda)) => self.type_of_handed(lambda, expr, fuel),
             Some(Def::External(_)) | None => {
                 let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
+                if let Some(ty) = self.type_of_sequence(expr, fuel) {
+                    return Some(ty);
+                }
                 if let Some(ty) = self.type_of_typed_member(expr, name) {
                     return Some(ty);
                 }
@@ -164,7 +181,7 @@ impl<'p> Values<'p> {
 
     /// What a scope function hands its lambda is what the function is called on.
     fn type_of_handed(&self, parameter: Ref, expr: &Expr, fuel: &Fuel) -> Option<Type> {
-        let of = self.handed(parameter)?;
+        let Some(of) = self.handed(parameter) else { return self.type_given(parameter, expr, fuel) };
         self.type_of_with(&expr.with(of), fuel).map(|ty| Type { nullable: false, ..ty })
     }
 
@@ -182,7 +199,10 @@ impl<'p> Values<'p> {
                 if let Some(getter) = variable.getter {
                     return self.type_of_body(&env.with(getter), fuel);
                 }
-                variable.delegate.and_then(|delegate| self.type_of_delegate(&env.with(delegate), fuel))
+                if let Some(delegate) = variable.delegate {
+                    return self.type_of_delegate(&env.with(delegate), fuel);
+                }
+                self.type_of_bound(at, expr, fuel)
             }
             Def::Parameter(at) => {
                 if let Some(bound) = expr.bound(at)
@@ -199,10 +219,20 @@ impl<'p> Values<'p> {
             Def::Class(at) => {
                 let class = self.class(at)?;
                 let value = matches!(class.kind, ClassKind::Object | ClassKind::Companion | ClassKind::Entry);
-                value.then(|| Type { name: class.name.clone(), class: Some(at), nullable: false })
+                value.then(|| self.type_of_made(at)).flatten()
             }
             _ => None,
         }
+    }
+
+    /// What making an object of a class gives: of an enum's case, the enum.
+    fn type_of_made(&self, class: Ref) -> Option<Type> {
+        let declared = self.class(class)?;
+        let of = match declared.kind {
+            ClassKind::Entry if self.tree(class).idioms.cases_carry => self.enclosing_class(class)?,
+            _ => class,
+        };
+        Some(Type::of_class(&self.class(of)?.name, of))
     }
 
     /// `by lazy { x }` is an x; `by viewModels<T>()` and its like are what their type argument says.
@@ -228,7 +258,7 @@ impl<'p> Values<'p> {
     }
 
     /// A body's type: of what it returns, or of what it is.
-    fn type_of_body(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+    pub(super) fn type_of_body(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
         let returns = self.returns(expr.at);
         match returns.first() {
             Some(&first) => self.type_of_with(&expr.with(first), fuel),
@@ -238,14 +268,13 @@ impl<'p> Values<'p> {
 
     fn type_of_call(&self, expr: &Expr, call: &crate::syntax::Call, fuel: &Fuel) -> Option<Type> {
         let tree = self.tree(expr.at);
+        if let Kind::Lambda { body, .. } = tree.kind(call.callee) {
+            return self.type_of_body(&expr.with(*body), fuel);
+        }
         let (name, _) = tree.callee(call)?;
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(class)) => {
-                return Some(Type {
-                    name: self.class(class)?.name.clone(),
-                    class: Some(class),
-                    nullable: false,
-                });
+                return self.type_of_made(class);
             }
             Some(Def::Functions(functions)) => {
                 return self.type_of_function(self.chosen(&functions, expr, call)?, fuel);

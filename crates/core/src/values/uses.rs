@@ -176,7 +176,7 @@ impl<'p> Values<'p> {
         }
         call.args.iter().enumerate().all(|(i, arg)| {
             let parameter = match &arg.name {
-                Some(name) => params.iter().find(|p| p.name == *name),
+                Some(name) => params.iter().find(|p| p.called() == name),
                 None => params.get(i),
             };
             let Some(parameter) = parameter else { return arg.name.is_none() && many };

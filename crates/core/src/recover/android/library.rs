@@ -38,4 +38,5 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     derived: &[("NavHostController", "NavController")],
     texts: &[("create", TextStep::Argument), ("parse", TextStep::Argument), ("toUri", TextStep::Receiver)],
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
+    hands_on: &[],
 };

@@ -27,4 +27,5 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     derived: &[("WidgetRef", "Ref")],
     texts: &[],
     plain: &[],
+    hands_on: &[],
 };

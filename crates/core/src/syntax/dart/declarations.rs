@@ -431,6 +431,7 @@ impl Dart<'_> {
             modifiers.push("super".into());
         }
         Parameter {
+            label: None,
             ty: written.or_else(of_field),
             property: field.is_some() || (declares && self.class.is_some()),
             default: default.map(|n| self.expression(n)),

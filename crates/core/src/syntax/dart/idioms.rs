@@ -46,6 +46,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     literals: Literals { text: "String", truth: "bool", number },
     trailing_lambdas: false,
     tear_offs: true,
+    ..Idioms::NONE
 };
 
 fn number(text: &str) -> &'static str {

@@ -104,6 +104,7 @@ impl Kotlin<'_> {
         let parts: Vec<_> = named(node).into_iter().filter(|n| n.kind() != "modifiers").collect();
         let default = after_token(node, "=").map(|n| self.expression(n));
         let parameter = Parameter {
+            label: None,
             name: parts.first().map(|n| self.0.name(*n)).unwrap_or_default(),
             ty: parts.get(1).filter(|n| is_type(**n)).map(|n| self.type_name(*n)),
             default,

@@ -60,4 +60,5 @@ pub(super) const IDIOMS: Idioms = Idioms {
     literals: Literals { text: "String", truth: "Boolean", number: number_type },
     trailing_lambdas: true,
     tear_offs: false,
+    ..Idioms::NONE
 };

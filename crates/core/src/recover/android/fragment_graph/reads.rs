@@ -104,7 +104,7 @@ fn factory_type(expr: &Expr, values: &Values<'_>) -> Option<Type> {
     let (name, _) = tree.callee(call)?;
     matches!(name.as_str(), "fromBundle" | "fromSavedStateHandle").then_some(())?;
     let (class, _) = tree.last_name(tree.receiver(call)?)?;
-    Some(Type { name: class.clone(), class: None, nullable: false })
+    Some(Type::plain(class))
 }
 
 /// `arguments?.getString(KEY)`, `handle.get<String>(KEY)`.

@@ -1,0 +1,63 @@
+//! Swift's own: the standard library's sequences, optionals and texts
+//! (developer.apple.com, "Swift Standard Library").
+
+use crate::syntax::idioms::{Idioms, Literals, TextStep};
+
+pub(super) const IDIOMS: Idioms = Idioms {
+    scopes: &[],
+    loops: &["compactMap", "flatMap", "forEach", "map"],
+    passes: &["dropFirst", "dropLast", "filter", "prefix", "reversed", "shuffled", "sorted", "suffix"],
+    lazy: &[],
+    texts: &[("description", TextStep::Receiver), ("appending", TextStep::Join)],
+    asserts: &[],
+    members: &[
+        ("capitalized", "String"),
+        ("contains", "Bool"),
+        ("count", "Int"),
+        ("hasPrefix", "Bool"),
+        ("hasSuffix", "Bool"),
+        ("isEmpty", "Bool"),
+        ("lowercased", "String"),
+        ("trimmingCharacters", "String"),
+        ("uppercased", "String"),
+        ("uuidString", "String"),
+    ],
+    plain: &["Bool", "Double", "Float", "Int", "String"],
+    promises: &[],
+    literals: Literals { text: "String", truth: "Bool", number },
+    trailing_lambdas: true,
+    unnamed: "$0",
+    tear_offs: true,
+    elements: &[
+        "first",
+        "last",
+        "max",
+        "min",
+        "popFirst",
+        "popLast",
+        "randomElement",
+        "removeFirst",
+        "removeLast",
+    ],
+    looks: &[
+        "allSatisfy",
+        "contains",
+        "drop",
+        "filter",
+        "first",
+        "firstIndex",
+        "last",
+        "lastIndex",
+        "max",
+        "min",
+        "removeAll",
+        "sorted",
+    ],
+    case_text: "rawValue",
+    cases_carry: true,
+};
+
+fn number(text: &str) -> &'static str {
+    let plain = !text.starts_with("0x") && text.contains(['.', 'e', 'E']);
+    if plain { "Double" } else { "Int" }
+}

@@ -1,0 +1,56 @@
+//! What is added to a type where it is not declared (docs.swift.org, "Extensions").
+
+use super::{Def, Ref, Values};
+use crate::syntax::{ClassKind, Kind, TypeName};
+
+impl Values<'_> {
+    /// The class of the source that a node adds to.
+    #[must_use]
+    pub fn extended(&self, at: Ref) -> Option<Ref> {
+        let class = self.class(at).filter(|class| class.kind == ClassKind::Extension)?;
+        self.class_named(at, &class.name)
+    }
+
+    /// What adds to a class, wherever it stands.
+    pub(super) fn extensions(&self, class: Ref) -> Vec<Ref> {
+        let Some(declared) = self.class(class) else { return Vec::new() };
+        let named = self.program.extensions_named(&declared.name).iter().copied();
+        named.filter(|&more| self.extended(more) == Some(class)).collect()
+    }
+
+    /// What a bare name means, if it is no member of a type that has nothing to do with the one around.
+    pub(super) fn of_this(&self, def: Def, at: Ref) -> Option<Def> {
+        match def {
+            Def::Functions(found) => {
+                let fits = |&f: &Ref| {
+                    let of = self.tree(f).function(f.id).and_then(|function| function.receiver.as_ref());
+                    self.may_mean_this(f, of, at)
+                };
+                let found: Vec<Ref> = found.into_iter().filter(fits).collect();
+                (!found.is_empty()).then_some(Def::Functions(found))
+            }
+            Def::Variable(variable) => {
+                let of = self.tree(variable).variable(variable.id).and_then(|v| v.receiver.as_ref());
+                self.may_mean_this(variable, of, at).then_some(Def::Variable(variable))
+            }
+            def => Some(def),
+        }
+    }
+
+    fn may_mean_this(&self, member: Ref, of: Option<&TypeName>, at: Ref) -> bool {
+        let Some(of) = of.filter(|_| self.tree(member).idioms.cases_carry) else { return true };
+        let wanted = of.simple();
+        let tree = self.tree(at);
+        tree.ancestors(at.id).any(|id| match tree.kind(id) {
+            Kind::Class(class) => {
+                let here = Ref { file: at.file, id };
+                let here = self.extended(here).unwrap_or(here);
+                class.name.rsplit('.').next() == Some(wanted)
+                    || self.lineage(here).iter().any(|&c| self.class(c).is_some_and(|c| c.name == wanted))
+                    || self.library_derives(at, class.name.as_str(), wanted)
+                    || self.external_bases(here).iter().any(|base| self.library_derives(at, base, wanted))
+            }
+            _ => false,
+        })
+    }
+}

@@ -1,0 +1,148 @@
+//! Types of what sequences hold: elements that are taken out, and what closures are given.
+
+use super::{Def, Expr, Fuel, Ref, Type, Values};
+use crate::syntax::{Call, Id, Kind};
+
+/// Types that hold elements of their first type argument.
+const SEQUENCES: &[&str] = &["Array", "ArraySlice", "ContiguousArray", "FetchedResults", "Set"];
+
+impl Values<'_> {
+    /// The type of what is taken out of a sequence, or of what one makes of another.
+    pub(super) fn type_of_sequence(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        let tree = self.tree(expr.at);
+        tree.idioms.cases_carry.then_some(())?;
+        match tree.kind(expr.at.id) {
+            Kind::List(items) => {
+                let first = self.type_of_with(&expr.with(items.first()?.value), fuel)?;
+                Some(array_of(first))
+            }
+            Kind::Index { of, .. } => {
+                let of = self.type_of_with(&expr.with(*of), fuel)?;
+                match of.name.as_str() {
+                    "Dictionary" => of.args.get(1).map(|ty| Type { nullable: true, ..ty.clone() }),
+                    _ => element(&of),
+                }
+            }
+            Kind::Member(member) if tree.idioms.elements.contains(&member.name.as_str()) => {
+                self.one_of(&expr.with(member.of), fuel)
+            }
+            Kind::Member(member) if member.name == "allCases" => {
+                let Def::Class(class) = self.definition(&expr.with(member.of), fuel)? else { return None };
+                Some(array_of(Type::of_class(&self.class(class)?.name, class)))
+            }
+            Kind::Member(member) if matches!(member.name.as_str(), "lazy" | "indices") => {
+                self.type_of_with(&expr.with(member.of), fuel)
+            }
+            Kind::Call(call) => self.type_made_of_sequence(expr, call, fuel),
+            _ => None,
+        }
+    }
+
+    fn one_of(&self, of: &Expr, fuel: &Fuel) -> Option<Type> {
+        element(&self.type_of_with(of, fuel)?).map(|ty| Type { nullable: true, ..ty })
+    }
+
+    fn type_made_of_sequence(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Type> {
+        let tree = self.tree(expr.at);
+        let (name, _) = tree.callee(call)?;
+        let Some(of) = tree.receiver(call).map(|of| expr.with(of)) else {
+            let copied = matches!(name.as_str(), "Array" | "Set") && call.args.len() == 1;
+            let of = call.args.first().filter(|arg| copied && arg.name.is_none())?;
+            let held = element(&self.type_of_with(&expr.with(of.value), fuel)?)?;
+            return Some(array_of(held));
+        };
+        if tree.idioms.elements.contains(&name.as_str()) {
+            return self.one_of(&of, fuel);
+        }
+        if tree.idioms.passes.contains(&name.as_str()) {
+            return self.type_of_with(&of, fuel).filter(|ty| element(ty).is_some());
+        }
+        tree.idioms.loops.contains(&name.as_str()).then_some(())?;
+        let made = self.made_of_each(&of, expr, call.args.first()?.value, fuel)?;
+        let over = self.type_of_with(&of, fuel)?;
+        // Of what may be absent, one is made; of many, many.
+        if element(&over).is_none() {
+            return Some(Type { nullable: true, ..made });
+        }
+        Some(match (name.as_str(), element(&made)) {
+            ("flatMap", Some(inner)) => array_of(inner),
+            _ => array_of(Type { nullable: false, ..made }),
+        })
+    }
+
+    fn made_of_each(&self, of: &Expr, expr: &Expr, maker: Id, fuel: &Fuel) -> Option<Type> {
+        match self.kind(expr.with(maker).at) {
+            Kind::Lambda { body, .. } => self.type_of_body(&expr.with(*body), fuel),
+            Kind::KeyPath(names) => {
+                let over = self.type_of_with(of, fuel)?;
+                let mut ty = element(&over).unwrap_or(over);
+                for name in names {
+                    let def = self.member_of_class(ty.class?, name)?;
+                    ty = self.type_of_def(&def, expr, fuel)?;
+                }
+                Some(ty)
+            }
+            _ => None,
+        }
+    }
+
+    /// The type of what a closure is given, where its own declaration does not say.
+    pub(super) fn type_given(&self, parameter: Ref, expr: &Expr, fuel: &Fuel) -> Option<Type> {
+        let tree = self.tree(parameter);
+        tree.idioms.cases_carry.then_some(())?;
+        let lambda = match tree.kind(parameter.id) {
+            Kind::Lambda { .. } => parameter.id,
+            _ => tree.node(parameter.id).parent?,
+        };
+        let Kind::Lambda { params, .. } = tree.kind(lambda) else { return None };
+        let place = params.iter().position(|&id| id == parameter.id).unwrap_or(0);
+        let outer = tree.node(lambda).parent?;
+        let call = tree.call(outer)?;
+        let at = Expr { at: Ref { file: parameter.file, id: outer }, env: expr.env.clone() };
+        let argument = call.args.iter().position(|arg| arg.value == lambda)?;
+        match self.definition(&at.with(call.callee), fuel) {
+            Some(Def::Functions(found)) => {
+                let function = self.chosen(&found, &at, call)?;
+                let taken = self.parameter_for(at.at, lambda, function)?;
+                let ty = self.tree(taken).parameter(taken.id)?.ty.as_ref()?;
+                self.named_type(taken, ty.args.get(place).filter(|_| ty.name.is_empty())?)
+            }
+            Some(Def::Class(class)) => {
+                let (at, ty) = self.type_name_initialised(class, &call.args[argument], argument)?;
+                self.named_type(at, ty.args.get(place).filter(|_| ty.name.is_empty())?)
+            }
+            _ if place > 0 => None,
+            _ => self.type_given_by_library(&at, call, fuel),
+        }
+    }
+
+    fn type_given_by_library(&self, at: &Expr, call: &Call, fuel: &Fuel) -> Option<Type> {
+        let tree = self.tree(at.at);
+        let (name, _) = tree.callee(call)?;
+        if let Some(label) = self.hands_on(at.at, name, call) {
+            let given = call.args.iter().find(|arg| arg.name.as_deref().unwrap_or_default() == label)?.value;
+            let held = match tree.kind(given) {
+                Kind::ClassOf(ty) => self.named_type(at.at, ty)?,
+                _ => self.type_of_with(&at.with(given), fuel)?,
+            };
+            // Without a label it is a sequence, with one it is the value itself.
+            let one = if label.is_empty() { element(&held)? } else { held };
+            return Some(Type { nullable: false, ..one });
+        }
+        let of = at.with(tree.receiver(call)?);
+        let known = [tree.idioms.loops, tree.idioms.looks].iter().any(|list| list.contains(&name.as_str()));
+        known.then_some(())?;
+        let over = self.type_of_with(&of, fuel)?;
+        Some(Type { nullable: false, ..element(&over).unwrap_or(over) })
+    }
+}
+
+fn array_of(ty: Type) -> Type {
+    Type { args: vec![ty], ..Type::plain("Array") }
+}
+
+/// What a sequence holds; `None` for what is none.
+fn element(ty: &Type) -> Option<Type> {
+    let held = ty.args.first()?;
+    (SEQUENCES.contains(&ty.name.as_str()) && !held.name.is_empty()).then(|| held.clone())
+}
