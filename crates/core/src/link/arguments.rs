@@ -23,6 +23,7 @@ pub(super) fn name(graph: &mut Graph<'_>) {
             let own = call.fact.arguments.iter().filter_map(|fact| {
                 let name = match &fact.slot {
                     Slot::Position(position) => in_order(&parameters).get(*position)?.name.clone(),
+                    Slot::Place(place) => parameters.get(*place)?.name.clone(),
                     Slot::Name(name) if generated => spelled(name, &parameters),
                     Slot::Name(name) => name.clone(),
                 };

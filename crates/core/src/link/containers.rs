@@ -217,6 +217,8 @@ pub(super) fn add_routes(
             group,
             start: fact.launcher,
             parameters,
+            stacks: Vec::new(),
+            registered_by: Vec::new(),
             whole: None,
             loses_to: None,
             shadowed_by: None,

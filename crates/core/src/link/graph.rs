@@ -1,6 +1,7 @@
 //! The linked graph, and the questions that rules ask of it.
 
 use super::index::Index;
+use super::stacks::Stood;
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::recover::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep, Overruled,
@@ -72,6 +73,8 @@ pub struct Screen {
     pub layouts: Vec<String>,
     /// Containers it hosts.
     pub hosts: Vec<usize>,
+    /// Its places in stacks.
+    pub stacks: Vec<Stood>,
     /// Routes that show it.
     pub routes: Vec<usize>,
     /// Somebody makes one, or markup shows it.
@@ -97,6 +100,10 @@ pub struct Route {
     pub start: bool,
     /// What it takes.
     pub parameters: Vec<Parameter>,
+    /// Its places in stacks.
+    pub stacks: Vec<Stood>,
+    /// Screens that register it.
+    pub registered_by: Vec<usize>,
     /// What it takes as one object: what that is called, and its type.
     pub whole: Option<(String, String)>,
     /// The declaration that stands in for this one.
@@ -250,6 +257,8 @@ pub enum Unwired {
     EntryWithoutRoute(String),
     /// A layout names a screen that no file is.
     ScreenWithoutFile(String),
+    /// A helper that registers destinations, and that no stack uses.
+    NoStack(String),
 }
 
 /// A constant or function that holds route text.
@@ -326,7 +335,13 @@ impl Call {
     pub fn completes_itself(&self) -> bool {
         // A method for each name that is made when the app runs checks nothing.
         (self.fact.form == Form::Generated && self.fact.checked)
-            || matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
+            || matches!(
+                self.fact.target,
+                TargetFact::Generated { .. }
+                    | TargetFact::Typed(_)
+                    | TargetFact::Values(_)
+                    | TargetFact::Routes(_)
+            )
     }
 
     /// How grave it is that the target is written in place.

@@ -21,6 +21,7 @@ mod redirects;
 mod results;
 mod screens;
 mod shadows;
+mod stacks;
 mod targets;
 
 pub use graph::{
@@ -72,6 +73,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         overruled,
         stale,
         unfiled,
+        unplaced,
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
@@ -84,6 +86,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     }
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
+    stacks::stand(&unplaced, &owners, &mut graph);
     addresses::add(&addresses, &mut graph);
     containers::add_actions(actions, &mut graph);
     graph.index_names();

@@ -40,6 +40,7 @@ pub(super) fn add(
                 fact,
                 layouts,
                 hosts: Vec::new(),
+                stacks: Vec::new(),
                 routes: Vec::new(),
                 made: false,
                 derived: false,

@@ -4,8 +4,9 @@ use super::address::{Fit, TEXT, fit};
 use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::nearest::spelling;
+use super::stacks::{Opened, Stood, opened};
 use crate::model::{CallStatus, RouteKind, Style};
-use crate::recover::{ArgumentFact, CallFact, HostHint, Sight, Slot, TargetFact};
+use crate::recover::{ArgumentFact, CallFact, HostHint, RouteKey, Sight, Slot, TargetFact, ValueType};
 use crate::values::{Ref, Shape};
 
 /// Addresses that every device can open.
@@ -63,6 +64,8 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         }
         TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
         TargetFact::Class(class) => by_class(*class, &fact, graph),
+        TargetFact::Values(types) => merge(types.iter().map(|ty| by_value(ty, &view, &screens, graph))),
+        TargetFact::Routes(keys) => by_key(keys, fact.style, graph),
     };
     let arguments = resolved.filled.iter().map(|(name, written, ty)| Argument {
         name: name.clone(),
@@ -120,6 +123,7 @@ pub(super) fn ways(target: &TargetFact, style: Style, graph: &Graph<'_>) -> Vec<
         TargetFact::Text(shapes) => merge(shapes.iter().map(|shape| by_text(shape, style, &view, graph))),
         TargetFact::Named(shapes) => merge(shapes.iter().map(|shape| by_name(shape, style, &view, graph))),
         TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
+        TargetFact::Routes(keys) => by_key(keys, style, graph),
         _ => return Vec::new(),
     };
     resolved.targets
@@ -140,6 +144,8 @@ struct View {
     anywhere: bool,
     /// The controller's own host is known.
     controller: bool,
+    /// Its places in stacks.
+    stacks: Vec<Stood>,
 }
 
 impl View {
@@ -158,13 +164,19 @@ impl View {
             }
             Some(HostHint::Outer) => outer = true,
             Some(HostHint::Any) => anywhere = true,
-            Some(HostHint::Container(key)) => {
+            Some(HostHint::Container(key) | HostHint::Within(key)) => {
                 hosted = graph.containers.iter().position(|c| c.fact.key == *key).into_iter().collect();
             }
             None => {}
         }
         let controller = matches!(fact.host, Some(HostHint::Container(_))) && !hosted.is_empty();
-        Self { standing, containers, hosted, outer, anywhere, controller }
+        let stacks = match fact.host {
+            // What is done to a path may happen wherever in the stack one is.
+            Some(HostHint::Container(_)) => places(&hosted, false),
+            Some(HostHint::Within(_)) => places(&hosted, true),
+            _ => screens.iter().flat_map(|&screen| graph.screens[screen].stacks.iter().copied()).collect(),
+        };
+        Self { standing, containers, hosted, outer, anywhere, controller, stacks }
     }
 
     /// Whether nothing is known of where the call stands.
@@ -182,6 +194,7 @@ impl View {
             Sight::Inside if self.outer => holder.is_app,
             Sight::Below if self.outer => holder.parents.is_empty(),
             _ if self.containers.is_empty() => true,
+            Sight::AtOrAbove => true,
             Sight::Inside => self.containers.contains(&container),
             Sight::Below => {
                 let here = self.containers.iter().chain(&self.hosted);
@@ -431,6 +444,32 @@ fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
             ..Resolved::to(found)
         },
     }
+}
+
+fn places(stacks: &[usize], at_root: bool) -> Vec<Stood> {
+    stacks.iter().map(|&stack| Stood { stack, at_root }).collect()
+}
+
+/// What is registered for a value's type.
+fn by_value(ty: &ValueType, view: &View, screens: &[usize], graph: &Graph<'_>) -> Resolved {
+    match opened(ty, &view.stacks, screens, graph) {
+        Opened::Routes(found) => Resolved::to(found),
+        Opened::Nothing => {
+            let mark = if ty.nullable { "?" } else { "" };
+            Resolved::undeclared(&format!("{}{mark}", ty.name))
+        }
+        Opened::OutOfSight(found, reason) => Resolved { out_of_scope: Some(reason), ..Resolved::to(found) },
+    }
+}
+
+/// Routes that are known themselves; none is as good as undeclared, and said elsewhere.
+fn by_key(keys: &[RouteKey], style: Style, graph: &Graph<'_>) -> Resolved {
+    let own = |route: &usize| {
+        let fact = &graph.routes[*route].fact;
+        fact.style == style && keys.contains(&RouteKey(fact.at))
+    };
+    let found: Vec<usize> = (0..graph.routes.len()).filter(own).collect();
+    if found.is_empty() { Resolved::status(CallStatus::Undeclared) } else { Resolved::to(found) }
 }
 
 /// A screen by its class: its route in the call's own style, else any that shows it.

@@ -6,6 +6,7 @@
 //! line in [`STYLES`].
 
 mod android;
+mod apple;
 mod code;
 mod constructor;
 mod facts;
@@ -20,7 +21,7 @@ pub use facts::{
     HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
     MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner, ParameterFact, PartFact,
     ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact,
-    StartFact, TargetFact, UnfiledFact, UsedFact,
+    Standing, StartFact, TargetFact, TypeNamed, UnfiledFact, UnplacedFact, UsedFact, ValueType,
 };
 
 use crate::model::Style;
@@ -61,10 +62,14 @@ pub const STYLES: &[StyleRecoverer] = &[
     react_native::stack_config::RECOVERER,
     react_native::flux_scene::RECOVERER,
     react_native::file_route::RECOVERER,
+    apple::views::RECOVERER,
+    apple::swiftui_value::RECOVERER,
+    apple::swiftui_view_link::RECOVERER,
 ];
 
 /// What the platforms' own classes do.
-pub const LIBRARIES: &[Library] = &[android::library::LIBRARY, flutter::library::LIBRARY];
+pub const LIBRARIES: &[Library] =
+    &[android::library::LIBRARY, flutter::library::LIBRARY, apple::library::LIBRARY];
 
 /// Runs every recoverer over one file.
 #[must_use]

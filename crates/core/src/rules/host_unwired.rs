@@ -38,6 +38,11 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 format!("nothing shows the graph `{name}`: no host names it, no graph includes it"),
                 "Name it at a host, include it in another graph, or take it out.".to_owned(),
             ),
+            Unwired::NoStack(name) => (
+                name.as_str(),
+                format!("nothing uses `{name}`: the destinations that it registers are on no stack"),
+                "Use it on the root of the stack that they belong to, or take it out.".to_owned(),
+            ),
             Unwired::ScreenWithoutFile(name) => (
                 name.as_str(),
                 format!("the layout names `{name}`, and no file beside it is called so"),

@@ -18,6 +18,24 @@ impl Values<'_> {
         named.filter(|&more| self.extended(more) == Some(class)).collect()
     }
 
+    /// The files that hold a class or add to it.
+    #[must_use]
+    pub fn files_of(&self, class: Ref) -> Vec<u32> {
+        let mut files: Vec<u32> =
+            std::iter::once(class).chain(self.extensions(class)).map(|at| at.file).collect();
+        files.sort_unstable();
+        files.dedup();
+        files
+    }
+
+    /// Says that the users of a property are wanted, wherever they are.
+    pub fn expect_users(&self, property: Ref, name: &str) {
+        let Some(class) = self.enclosing_named_class(property).and_then(|class| self.class(class)) else {
+            return;
+        };
+        self.program.ask_for_users(name, vec![class.name.to_string()]);
+    }
+
     /// What a bare name means, if it is no member of a type that has nothing to do with the one around.
     pub(super) fn of_this(&self, def: Def, at: Ref) -> Option<Def> {
         match def {

@@ -80,7 +80,9 @@ impl<'p> Values<'p> {
                 named.collect()
             }
             // Whoever can see it may be told so by another file.
-            None if library_of(self.program.source(function.file)).is_some() => {
+            None if library_of(self.program.source(function.file)).is_some()
+                || self.tree(function).idioms.cases_carry =>
+            {
                 vec![declared.name.to_string()]
             }
             None => {

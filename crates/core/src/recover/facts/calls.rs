@@ -1,6 +1,6 @@
 //! Calls, reads and results, as they are recovered.
 
-use super::{At, ContainerKey, ParameterFact};
+use super::{At, ContainerKey, ParameterFact, RouteKey};
 use crate::model::{Form, ResultSide, Style, Verb, Via};
 use crate::values::{Ref, Shape};
 
@@ -11,6 +11,8 @@ pub enum Slot {
     Name(String),
     /// By position (0-based) among the route's parameters, required ones first.
     Position(usize),
+    /// By position (0-based) among the route's parameters as they are declared.
+    Place(usize),
 }
 
 /// What a call passes.
@@ -63,12 +65,27 @@ pub enum TargetFact {
     Named(Vec<Shape>),
     /// Typed routes by their classes.
     Typed(Vec<Ref>),
+    /// What is registered for values of these types.
+    Values(Vec<ValueType>),
+    /// Routes that are known themselves.
+    Routes(Vec<RouteKey>),
     /// A screen by its class.
     Class(Ref),
     /// Out of the app.
     External,
     /// Not known from the source.
     Unknown,
+}
+
+/// The type of a value that says where a call leads.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct ValueType {
+    /// Its declaration in the source: of an enum's value, the case where that is known.
+    pub class: Option<Ref>,
+    /// Its name, without its module.
+    pub name: String,
+    /// It may be absent, which is another type than the plain one.
+    pub nullable: bool,
 }
 
 /// A place that navigates.
@@ -100,6 +117,8 @@ pub struct CallFact {
     pub host: Option<HostHint>,
     /// How many screens a step back goes back, where that is fixed.
     pub steps: u32,
+    /// How many screens lie below what setting a whole stack ends on.
+    pub lands: u32,
     /// The node it is at, which says what it belongs to.
     pub site: Ref,
     /// The callee's last name, or the element.
@@ -124,6 +143,7 @@ impl CallFact {
             constant: None,
             host: None,
             steps: 1,
+            lands: 0,
             site,
             at,
         }
@@ -141,6 +161,8 @@ pub enum HostHint {
     Any,
     /// The host that is this container.
     Container(ContainerKey),
+    /// The container that it is written in, at the bottom of it.
+    Within(ContainerKey),
 }
 
 /// A place where an argument is taken out.

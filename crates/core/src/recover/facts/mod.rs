@@ -7,11 +7,12 @@ mod screens;
 mod wiring;
 
 pub use calls::{
-    ArgumentFact, BagFact, CallFact, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact,
+    ArgumentFact, BagFact, CallFact, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact, ValueType,
 };
 pub use routes::{
     ActionFact, AddressFact, ContainerFact, ContainerKey, IncludeFact, LinkFact, OriginFact, Owner,
-    ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, StartFact,
+    ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact,
+    TypeNamed, UnplacedFact,
 };
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
@@ -94,6 +95,8 @@ facts! {
     used: UsedFact,
     /// Screens that a layout names and no file is.
     unfiled: UnfiledFact,
+    /// Destinations that no stack has.
+    unplaced: UnplacedFact,
     /// Set-up with a step that is not there.
     missing_steps: MissingStep,
     /// Screens that markup shows outside of any route: full class names.

@@ -45,6 +45,10 @@ pub struct RouteFact {
     pub closed: bool,
     /// The class it is registered by, for typed routes.
     pub class: Option<Ref>,
+    /// The type whose values it is registered for.
+    pub registers: Option<TypeNamed>,
+    /// Where a registration counts, where it is the surroundings that say.
+    pub stands: Vec<Standing>,
     /// What it shows, in place: code in here is its screen's.
     pub content: Option<Ref>,
     /// What else it may show, by full names, where a choice is made.
@@ -81,6 +85,8 @@ impl RouteFact {
             parameters_from_reads: false,
             closed: false,
             class: None,
+            registers: None,
+            stands: Vec::new(),
             content: None,
             also: Vec::new(),
             parent: None,
@@ -90,6 +96,33 @@ impl RouteFact {
             at,
         }
     }
+}
+
+/// A type that values are registered by.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct TypeNamed {
+    /// Its declaration, if it is in the source.
+    pub class: Option<Ref>,
+    /// Its name, without its module.
+    pub name: String,
+}
+
+/// Where a registration counts.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Standing {
+    /// In a stack that it is written in.
+    In(ContainerKey),
+    /// In whatever stack shows the screens that a node belongs to.
+    With(Ref),
+}
+
+/// Destinations that are declared in a helper which nobody uses.
+#[derive(Debug)]
+pub struct UnplacedFact {
+    /// The helper's name.
+    pub name: String,
+    /// The helper.
+    pub at: At,
 }
 
 /// What a route shows.
@@ -147,6 +180,8 @@ pub struct ContainerFact {
     pub shown_in: Option<String>,
     /// The route that holds it.
     pub owner: Option<RouteKey>,
+    /// What stands at the bottom of it, by full names.
+    pub roots: Vec<String>,
     /// From where its routes can be named.
     pub sight: Sight,
     /// It is the whole app's, unless a screen shows it.
@@ -175,6 +210,7 @@ impl ContainerFact {
             sites: Vec::new(),
             shown_in: None,
             owner: None,
+            roots: Vec::new(),
             sight: Sight::Anywhere,
             is_app: false,
             no_fallback: None,
@@ -193,6 +229,8 @@ pub enum Sight {
     Below,
     /// From directly inside it.
     Inside,
+    /// From inside it, if it is declared on the caller or on what lies below the caller.
+    AtOrAbove,
 }
 
 /// What a container shows first.

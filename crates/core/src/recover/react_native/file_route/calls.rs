@@ -188,7 +188,7 @@ pub(super) fn href(to: &Expr, values: &Values<'_>) -> Href {
 fn name(argument: &ArgumentFact) -> Option<String> {
     match &argument.slot {
         Slot::Name(name) => Some(name.clone()),
-        Slot::Position(_) => None,
+        Slot::Position(_) | Slot::Place(_) => None,
     }
 }
 

@@ -1,0 +1,193 @@
+//! Stacks whose destinations are registered by views: what stands in which, and what a value opens there
+//! (developer.apple.com, "navigationDestination(for:destination:)": the one nearest to the root counts).
+
+use super::graph::{Graph, HostProblem, Unwired};
+use super::owners::Owners;
+use crate::recover::{Sight, Standing, UnplacedFact, ValueType};
+use rustc_hash::FxHashMap;
+
+/// A place in a stack.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Stood {
+    /// The stack.
+    pub stack: usize,
+    /// At the bottom of it, not pushed later.
+    pub at_root: bool,
+}
+
+/// Finds which stacks registrations and screens stand in, and which of several registrations counts.
+pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut Graph<'_>) {
+    let problems =
+        unplaced.iter().map(|fact| HostProblem { what: Unwired::NoStack(fact.name.clone()), at: fact.at });
+    graph.host_problems.extend(problems);
+    let stacks: Vec<usize> =
+        (0..graph.containers.len()).filter(|&c| graph.containers[c].fact.sight == Sight::AtOrAbove).collect();
+    if stacks.is_empty() {
+        return;
+    }
+    roots(&stacks, graph);
+    let by_key: FxHashMap<_, usize> =
+        stacks.iter().map(|&stack| (graph.containers[stack].fact.key, stack)).collect();
+    let mut holders: Vec<Vec<usize>> = vec![Vec::new(); graph.routes.len()];
+    for (route, held) in holders.iter_mut().enumerate() {
+        for standing in graph.routes[route].fact.stands.clone() {
+            match standing {
+                Standing::In(key) => {
+                    if let Some(&stack) = by_key.get(&key) {
+                        add(&mut graph.routes[route].stacks, Stood { stack, at_root: true });
+                    }
+                }
+                Standing::With(site) => held.extend(owners.of(site)),
+            }
+        }
+    }
+    // Who shows a screen puts it, and what it registers, in its own stack.
+    loop {
+        let mut grew = false;
+        for (route, held) in holders.iter().enumerate() {
+            for stood in held.iter().flat_map(|&screen| graph.screens[screen].stacks.clone()) {
+                grew |= add(&mut graph.routes[route].stacks, stood);
+            }
+            let Some(screen) = graph.routes[route].screen else { continue };
+            for stood in graph.routes[route].stacks.clone() {
+                grew |= add(&mut graph.screens[screen].stacks, Stood { at_root: false, ..stood });
+            }
+        }
+        if !grew {
+            break;
+        }
+    }
+    for (route, held) in holders.into_iter().enumerate() {
+        graph.routes[route].registered_by = held;
+    }
+    find_losers(graph);
+    for route in &mut graph.routes {
+        route.container = route.container.or_else(|| route.stacks.first().map(|stood| stood.stack));
+    }
+}
+
+fn roots(stacks: &[usize], graph: &mut Graph<'_>) {
+    for &stack in stacks {
+        let roots = graph.containers[stack].fact.roots.clone();
+        for screen in &mut graph.screens {
+            if roots.contains(&screen.fact.path) || screen.hosts.contains(&stack) {
+                add(&mut screen.stacks, Stood { stack, at_root: true });
+            }
+        }
+    }
+}
+
+fn add(all: &mut Vec<Stood>, stood: Stood) -> bool {
+    match all.iter().position(|known| known.stack == stood.stack) {
+        Some(at) if stood.at_root && !all[at].at_root => {
+            all[at].at_root = true;
+            true
+        }
+        Some(_) => false,
+        None => {
+            all.push(stood);
+            true
+        }
+    }
+}
+
+/// A registration above another of the same type never counts, if that is so in every stack.
+fn find_losers(graph: &mut Graph<'_>) {
+    let at_root = |route: usize, stack: usize| {
+        graph.routes[route].stacks.iter().any(|stood| stood.stack == stack && stood.at_root)
+    };
+    let mut lost = Vec::new();
+    for route in 0..graph.routes.len() {
+        let this = &graph.routes[route];
+        let Some(registers) = this.fact.registers.as_ref().filter(|_| !this.stacks.is_empty()) else {
+            continue;
+        };
+        let winner = |stack: usize| {
+            (0..graph.routes.len()).find(|&other| {
+                other != route
+                    && graph.routes[other].fact.registers.as_ref() == Some(registers)
+                    && graph.routes[other].fact.class == this.fact.class
+                    && at_root(other, stack)
+            })
+        };
+        let winners: Option<Vec<usize>> =
+            this.stacks.iter().map(|stood| if stood.at_root { None } else { winner(stood.stack) }).collect();
+        lost.extend(winners.and_then(|winners| winners.first().copied()).map(|winner| (route, winner)));
+    }
+    for (route, winner) in lost {
+        graph.routes[route].loses_to = Some(winner);
+    }
+}
+
+/// What a value opens.
+pub(super) enum Opened {
+    /// These, as seen from the call.
+    Routes(Vec<usize>),
+    /// Nothing is registered for the type.
+    Nothing,
+    /// These are registered, but not where the call can see them: why.
+    OutOfSight(Vec<usize>, String),
+}
+
+/// What a value of a type opens from places in stacks; none are known where the call's own place is not.
+pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[usize], graph: &Graph<'_>) -> Opened {
+    let all: Vec<usize> = match ty.nullable {
+        // Another type than the plain one.
+        true => Vec::new(),
+        false => (0..graph.routes.len()).filter(|&route| takes(route, ty, graph)).collect(),
+    };
+    if all.is_empty() {
+        return Opened::Nothing;
+    }
+    let counting = || all.iter().copied().filter(|&route| graph.routes[route].loses_to.is_none()).collect();
+    // A registration whose own place is not known may be anywhere.
+    let placed = all.iter().all(|&route| !graph.routes[route].stacks.is_empty());
+    if from.is_empty() || !placed {
+        return Opened::Routes(counting());
+    }
+    let mut found = Vec::new();
+    for &here in from {
+        let stands =
+            |route: usize| graph.routes[route].stacks.iter().copied().find(|s| s.stack == here.stack);
+        let seen: Vec<(usize, Stood)> = all
+            .iter()
+            .filter_map(|&route| Some((route, stands(route)?)))
+            .filter(|(route, stood)| {
+                stood.at_root
+                    || !here.at_root
+                    || graph.routes[*route].registered_by.iter().any(|holder| screens.contains(holder))
+            })
+            .collect();
+        let lowest = seen.iter().any(|(_, stood)| stood.at_root);
+        found.extend(seen.into_iter().filter(|(_, stood)| stood.at_root == lowest).map(|(route, _)| route));
+    }
+    found.sort_unstable();
+    found.dedup();
+    if !found.is_empty() {
+        return Opened::Routes(found);
+    }
+    let same = all.iter().any(|&route| {
+        graph.routes[route].stacks.iter().any(|stood| from.iter().any(|here| here.stack == stood.stack))
+    });
+    let reason = match same {
+        true => "it is registered on a view that is opened later, not here or below",
+        false => "it is registered in another stack",
+    };
+    Opened::OutOfSight(counting(), reason.to_owned())
+}
+
+/// Whether a route is for values of a type.
+fn takes(route: usize, ty: &ValueType, graph: &Graph<'_>) -> bool {
+    let fact = &graph.routes[route].fact;
+    let Some(registers) = &fact.registers else { return false };
+    match ty.class {
+        Some(class) => {
+            fact.class == Some(class)
+                || registers.class == Some(class)
+                // A case of an enum that is shown as a whole.
+                || (fact.class == registers.class
+                    && ty.name.rsplit_once('.').is_some_and(|(owner, _)| owner == registers.name))
+        }
+        None => registers.class.is_none() && registers.name == ty.name,
+    }
+}

@@ -1,0 +1,32 @@
+//! Apple: SwiftUI by value and by links that carry their view, UIKit in code, storyboards.
+
+mod initialiser;
+mod shown;
+mod variables;
+
+pub(super) mod library;
+pub(super) mod swiftui_value;
+pub(super) mod swiftui_view_link;
+pub(super) mod views;
+
+use crate::source::{Language, Tool};
+use crate::values::Values;
+
+/// What these apps are written in.
+const SPEAKS: fn(Language) -> bool = |language| language == Language::Swift;
+
+/// Whether a file is of an app of the platform, not of the native host of an app that is written in
+/// something else: those lie in a folder named for the platform.
+fn is_ours(file: u32, values: &Values<'_>) -> bool {
+    let sources = values.program().sources();
+    let source = values.program().source(file);
+    let hosts = sources.modules.iter().filter(|module| matches!(module.build.tool, Tool::Pub | Tool::Npm));
+    let hosted = |folder: &str| {
+        let inside = match folder {
+            "." => source.path.as_str(),
+            _ => source.path.strip_prefix(folder).map_or("", |rest| rest.trim_start_matches('/')),
+        };
+        inside.starts_with("ios/") || inside.starts_with("macos/")
+    };
+    !hosts.into_iter().any(|module| hosted(&module.path))
+}

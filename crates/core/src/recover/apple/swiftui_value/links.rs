@@ -1,0 +1,23 @@
+//! Links by value.
+
+use super::stacks::STYLE;
+use super::targets::{opens, said_at, stack_of};
+use crate::model::Verb;
+use crate::recover::{CallFact, Facts, code};
+use crate::values::{Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["NavigationLink"]) {
+        if values.calls_own_function(&Expr::new(at), call) {
+            continue;
+        }
+        let Some(value) = call.args.iter().find(|arg| arg.name.as_deref() == Some("value")) else { continue };
+        let value = Expr::new(Ref { file, id: value.value });
+        for (site, said) in said_at(at, &value, values) {
+            let base = CallFact::new(STYLE, Verb::Open, site, code::callee_at(site, values));
+            // A link takes an absent value: then it cannot be tapped.
+            let fact = opens(base, &said, false, values);
+            facts.calls.push(CallFact { host: stack_of(site, values), ..fact });
+        }
+    }
+}

@@ -1,0 +1,58 @@
+//! `swiftui-value`: destinations by the type of a value, by a flag, an item or a tag, in stacks whose
+//! paths are values (developer.apple.com, "Migrating to new navigation types").
+
+mod addresses;
+mod destinations;
+mod dismissals;
+mod links;
+mod paths;
+mod presentations;
+mod roots;
+mod stacks;
+mod tabs;
+mod targets;
+
+use super::{SPEAKS, is_ours};
+use crate::model::Style;
+use crate::recover::{Facts, StyleRecoverer};
+use crate::values::Values;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::SwiftuiValue),
+    speaks: SPEAKS,
+    words: &[
+        "NavigationStack",
+        "NavigationSplitView",
+        "NavigationView",
+        "NavigationLink",
+        "NavigationPath",
+        "navigationDestination",
+        "TabView",
+        "WindowGroup",
+        ".sheet(",
+        "fullScreenCover",
+        ".popover(",
+        ".inspector(",
+        "openURL",
+        "onOpenURL",
+        "\\.dismiss",
+        "presentationMode",
+    ],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    if !is_ours(file, values) {
+        return;
+    }
+    roots::recover(file, values, facts);
+    stacks::recover(file, values, facts);
+    destinations::recover(file, values, facts);
+    presentations::recover(file, values, facts);
+    tabs::recover(file, values, facts);
+    links::recover(file, values, facts);
+    dismissals::recover(file, values, facts);
+    addresses::recover(file, values, facts);
+}
+
+pub(in crate::recover::apple) use presentations::{Flag, flag_calls};

@@ -1,0 +1,157 @@
+//! What is shown by a flag or an item: sheets, covers, popovers, and destinations in the stack. Setting
+//! the flag or the item is the call.
+
+use super::destinations::{closure_of, closure_read, route, standing};
+use super::stacks::place_of;
+use crate::model::{Form, RouteKind, Style, Verb, Via};
+use crate::recover::apple::shown::shown;
+use crate::recover::apple::variables::{uses, variable_of, with_bindings};
+use crate::recover::{CallFact, Facts, ParameterFact, RouteFact, RouteKey, Slot, TargetFact, code};
+use crate::syntax::Kind;
+use crate::values::{Expr, Ref, Values};
+
+/// Modifiers that show something, and how.
+const PRESENTERS: &[(&str, RouteKind, Verb)] = &[
+    ("fullScreenCover", RouteKind::Sheet, Verb::Present),
+    ("inspector", RouteKind::Sheet, Verb::Present),
+    ("navigationDestination", RouteKind::Screen, Verb::Open),
+    ("popover", RouteKind::Sheet, Verb::Present),
+    ("sheet", RouteKind::Sheet, Verb::Present),
+];
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (name, kind, verb) in PRESENTERS {
+        for (at, call) in code::calls(file, values, &[name]) {
+            let arg = |label: &str| {
+                let found = call.args.iter().find(|arg| arg.name.as_deref() == Some(label))?;
+                Some(Expr::new(Ref { file, id: found.value }))
+            };
+            let (flag, item) = (arg("isPresented"), arg("item"));
+            let Some(closure) = closure_of(at, call, values) else { continue };
+            let Some(bound) = flag.as_ref().or(item.as_ref()) else { continue };
+            if values.calls_own_function(&Expr::new(at), call) {
+                continue;
+            }
+            let Some(route) = presented(at, *kind, &closure, item.as_ref(), values, facts) else { continue };
+            let Some(variable) = variable_of(bound, values) else { continue };
+            let flag = Flag {
+                style: Style::SwiftuiValue,
+                verb: *verb,
+                name: route.name.clone(),
+                target: TargetFact::Routes(vec![RouteKey(route.at)]),
+                item: item.is_some().then(|| route.parameters.first().map(|p| p.name.clone())).flatten(),
+            };
+            facts.routes.push(route);
+            flag_calls(variable, &flag, values, facts);
+        }
+    }
+}
+
+/// The route of what is presented: named by its screen, with the item as its parameter.
+fn presented(
+    at: Ref,
+    kind: RouteKind,
+    closure: &Expr,
+    item: Option<&Expr>,
+    values: &Values<'_>,
+    facts: &mut Facts,
+) -> Option<RouteFact> {
+    let views = shown(closure, values);
+    let first = views.first()?;
+    let name = values.class(first.class)?.name.to_string();
+    let place = code::callee_at(at, values);
+    let parameters: Vec<ParameterFact> =
+        item.map(|item| parameter(item, closure, values)).into_iter().collect();
+    if let Some(parameter) = parameters.first() {
+        facts.reads.extend(closure_read(closure, parameter, values));
+    }
+    let stands = match kind {
+        RouteKind::Screen => standing(at, values, facts),
+        _ => Vec::new(),
+    };
+    Some(RouteFact { kind, parameters, stands, ..route(name, place, &views, closure.at, values) })
+}
+
+fn parameter(item: &Expr, closure: &Expr, values: &Values<'_>) -> ParameterFact {
+    let tree = values.tree(closure.at);
+    let given = match tree.kind(closure.at.id) {
+        Kind::Lambda { params, .. } => params.first().copied(),
+        _ => None,
+    };
+    let name = given.and_then(|id| tree.parameter(id)).map(|p| p.name.to_string());
+    ParameterFact {
+        name: name.filter(|name| name != "_").unwrap_or_else(|| "item".to_owned()),
+        ty: values.type_of(item).map(|ty| ty.name.to_string()),
+        required: true,
+        nullable: false,
+        default: None,
+        via: Via::Argument,
+        at: code::node_at(given.map_or(item.at, |id| Ref { file: closure.at.file, id }), values),
+    }
+}
+
+/// What setting a flag, an item or a tag does.
+pub(in crate::recover::apple) struct Flag {
+    /// The style of what it shows.
+    pub(in crate::recover::apple) style: Style,
+    /// What it does when it is set.
+    pub(in crate::recover::apple) verb: Verb,
+    /// What it shows, for people.
+    pub(in crate::recover::apple) name: String,
+    /// What it shows.
+    pub(in crate::recover::apple) target: TargetFact,
+    /// The parameter that the value is.
+    pub(in crate::recover::apple) item: Option<String>,
+}
+
+/// The calls that set a flag or an item, wherever the variable or a binding of it is.
+pub(in crate::recover::apple) fn flag_calls(
+    variable: Ref,
+    flag: &Flag,
+    values: &Values<'_>,
+    facts: &mut Facts,
+) {
+    for held in with_bindings(variable, values) {
+        for used in uses(held, values) {
+            facts.calls.extend(flag_call(used, flag, values));
+        }
+    }
+}
+
+fn flag_call(used: Ref, flag: &Flag, values: &Values<'_>) -> Option<CallFact> {
+    let tree = values.tree(used);
+    let outer = tree.node(used.id).parent?;
+    let at = |id| Ref { file: used.file, id };
+    match tree.kind(outer) {
+        Kind::Assign { target, value, .. } if *target == used.id => {
+            let site = at(outer);
+            let value = Expr::new(at(*value));
+            match tree.kind(value.at.id) {
+                Kind::Bool(false) | Kind::Null => {
+                    Some(CallFact::new(flag.style, Verb::Back, site, place_of(site, values)))
+                }
+                _ => Some(set(site, flag, Some(&value), values)),
+            }
+        }
+        Kind::Member(member) if member.of == used.id && member.name == "toggle" => {
+            let call = tree.node(outer).parent.filter(|&up| tree.call(up).is_some())?;
+            Some(set(at(call), flag, None, values))
+        }
+        _ => None,
+    }
+}
+
+fn set(site: Ref, flag: &Flag, value: Option<&Expr>, values: &Values<'_>) -> CallFact {
+    let argument = flag
+        .item
+        .as_ref()
+        .zip(value)
+        .map(|(name, value)| code::argument(Slot::Name(name.clone()), value, values));
+    CallFact {
+        target: flag.target.clone(),
+        written: flag.name.clone(),
+        form: Form::Typed,
+        arguments: argument.into_iter().collect(),
+        ..CallFact::new(flag.style, flag.verb, site, place_of(site, values))
+    }
+}
