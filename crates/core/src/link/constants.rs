@@ -56,7 +56,7 @@ fn letters(name: &str) -> String {
 /// Whether a name in full, or in part, is what it holds: `archive` of `ShelfArchive`.
 fn says_its_text(name: &str, text: &str) -> bool {
     let (name, text) = (letters(last(name)), letters(text));
-    name == text || (name.len() > 3 && text.ends_with(&name))
+    name == text || (name.len() > 3 && text.ends_with(&name)) || (text.len() > 3 && name.starts_with(&text))
 }
 
 /// `action_shelf_to_item` as generated code spells it.
@@ -88,7 +88,13 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         .flat_map(|route| {
             let pattern = route.fact.pattern.as_deref();
             let named = route.fact.style.names_are_text().then(|| route.fact.name.clone());
-            pattern.into_iter().flat_map(|pattern| [pattern.to_owned(), without_names(pattern)]).chain(named)
+            // Where code compares the host of an address, the host is a name.
+            let in_code = route.fact.style.answers_in_code();
+            let links = route.fact.deep_links.iter().filter(move |_| in_code);
+            let hosts = links.filter_map(|(link, _)| link.split_once("://")?.1.split('/').next());
+            let patterns =
+                pattern.into_iter().flat_map(|pattern| [pattern.to_owned(), without_names(pattern)]);
+            patterns.chain(named).chain(hosts.map(str::to_owned).collect::<Vec<_>>())
         })
         .collect();
     let mut found: Vec<Constant> = Vec::new();

@@ -5,6 +5,7 @@
 
 mod address;
 mod addresses;
+mod answers;
 mod arguments;
 mod constants;
 mod containers;
@@ -33,7 +34,7 @@ pub(crate) use plain_types::{differ, known as plain_type};
 pub(crate) use results::OPENED;
 pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 
-use crate::recover::{Facts, Sight};
+use crate::recover::{CallFact, Facts, Sight, TargetFact};
 use crate::settings::{Named, Settings};
 use crate::values::Values;
 
@@ -54,6 +55,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         actions,
         redirects,
         addresses,
+        answers,
         mut calls,
         reads,
         bags,
@@ -96,15 +98,17 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     calls.sort_by(|a, b| (a.at, &a.written).cmp(&(b.at, &b.written)));
     calls.dedup_by(|a, b| a.at == b.at && a.written == b.written && a.verb == b.verb);
     for call in &calls {
-        if let crate::recover::TargetFact::Typed(classes) = &call.target {
+        if let TargetFact::Typed(classes) = &call.target {
             graph.class_names.extend(classes.iter().map(|&class| (class, values.class_path(class))));
         }
     }
-    for call in calls {
-        let screens = owners.of(call.site);
-        let linked = targets::resolve(call, screens, &graph);
-        graph.calls.push(linked);
-    }
+    let to_address = |call: &CallFact| matches!(call.target, TargetFact::Address(_));
+    let (by_address, others): (Vec<CallFact>, Vec<CallFact>) = calls.into_iter().partition(to_address);
+    resolve(others, &owners, &mut graph);
+    // What code makes of an address is known once its calls are.
+    answers::attach(&answers, &origins, &mut graph, values);
+    graph.index_names();
+    resolve(by_address, &owners, &mut graph);
     redirects::add(redirects, &mut graph);
     graph.calls.extend(from_menus);
     graph.calls.sort_by(|a, b| (a.fact.at, &a.fact.written).cmp(&(b.fact.at, &b.fact.written)));
@@ -126,6 +130,14 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     graph.used = used;
     graph.shown_by_markup = shown_by_markup;
     graph
+}
+
+fn resolve(calls: Vec<CallFact>, owners: &owners::Owners<'_>, graph: &mut Graph<'_>) {
+    for call in calls {
+        let screens = owners.of(call.site);
+        let linked = targets::resolve(call, screens, graph);
+        graph.calls.push(linked);
+    }
 }
 
 /// Answers what only needs to be asked once everything is parsed: who uses what, and what is reached.

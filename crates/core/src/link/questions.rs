@@ -62,7 +62,9 @@ impl Graph<'_> {
         let route = &self.routes[route];
         let own = route.container.or(route.group);
         let around = own.map(|container| self.around(container)).unwrap_or_default();
+        let unplaced = route.fact.registers.is_some() && route.fact.stands.is_empty();
         route.loses_to.is_some()
+            || unplaced
             || route.shadowed_by.is_some()
             || self.overruled.iter().any(|other| route.fact.class == Some(other.class))
             || around.into_iter().map(|c| &self.containers[c]).any(|c| {

@@ -104,6 +104,14 @@ pub(super) fn add_reads(
         graph.reads.push(Read { fact, screens, name, declared_by });
     }
     graph.reads.sort_by(|a, b| (a.fact.at, &a.name).cmp(&(b.fact.at, &b.name)));
+    // A view's own parameter is often a route's as well: one use of it is one use.
+    graph.reads.dedup_by(|a, b| {
+        a.fact.is_parameter
+            && b.fact.is_parameter
+            && a.fact.at == b.fact.at
+            && a.name == b.name
+            && a.screens == b.screens
+    });
     for fact in results {
         let screens = owners.of(fact.site);
         graph.results.push(ResultSideLinked { fact, screens, routes: Vec::new() });

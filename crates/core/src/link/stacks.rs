@@ -3,6 +3,7 @@
 
 use super::graph::{Graph, HostProblem, Unwired};
 use super::owners::Owners;
+use crate::model::RouteKind;
 use crate::recover::{Sight, Standing, UnplacedFact, ValueType};
 use rustc_hash::FxHashMap;
 
@@ -13,6 +14,8 @@ pub struct Stood {
     pub stack: usize,
     /// At the bottom of it, not pushed later.
     pub at_root: bool,
+    /// The screen shows the stack itself.
+    pub shows: bool,
 }
 
 /// Finds which stacks registrations and screens stand in, and which of several registrations counts.
@@ -34,13 +37,15 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
             match standing {
                 Standing::In(key) => {
                     if let Some(&stack) = by_key.get(&key) {
-                        add(&mut graph.routes[route].stacks, Stood { stack, at_root: true });
+                        let stood = Stood { stack, at_root: true, shows: false };
+                        add(&mut graph.routes[route].stacks, stood);
                     }
                 }
                 Standing::With(site) => held.extend(owners.of(site)),
             }
         }
     }
+    let tabs = tabs(graph);
     // Who shows a screen puts it, and what it registers, in its own stack.
     loop {
         let mut grew = false;
@@ -50,7 +55,13 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
             }
             let Some(screen) = graph.routes[route].screen else { continue };
             for stood in graph.routes[route].stacks.clone() {
-                grew |= add(&mut graph.screens[screen].stacks, Stood { at_root: false, ..stood });
+                grew |=
+                    add(&mut graph.screens[screen].stacks, Stood { at_root: false, shows: false, ..stood });
+            }
+        }
+        for &(outer, inner) in &tabs {
+            for stood in graph.screens[outer].stacks.clone().into_iter().filter(|stood| !stood.shows) {
+                grew |= add(&mut graph.screens[inner].stacks, stood);
             }
         }
         if !grew {
@@ -66,12 +77,27 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
     }
 }
 
+/// Screens with those that are tabs in them, unless a tab has a stack of its own.
+fn tabs(graph: &Graph<'_>) -> Vec<(usize, usize)> {
+    let mut found = Vec::new();
+    for route in graph.routes.iter().filter(|route| route.fact.kind == RouteKind::Tab) {
+        let (Some(inner), Some(container)) = (route.screen, route.container) else { continue };
+        if graph.screens[inner].stacks.is_empty() {
+            let outer = (0..graph.screens.len()).filter(|&s| graph.screens[s].hosts.contains(&container));
+            found.extend(outer.map(|outer| (outer, inner)));
+        }
+    }
+    found
+}
+
 fn roots(stacks: &[usize], graph: &mut Graph<'_>) {
     for &stack in stacks {
         let roots = graph.containers[stack].fact.roots.clone();
         for screen in &mut graph.screens {
-            if roots.contains(&screen.fact.path) || screen.hosts.contains(&stack) {
-                add(&mut screen.stacks, Stood { stack, at_root: true });
+            let shows = screen.hosts.contains(&stack);
+            let stands = roots.contains(&screen.fact.path);
+            if stands || shows {
+                add(&mut screen.stacks, Stood { stack, at_root: true, shows: shows && !stands });
             }
         }
     }

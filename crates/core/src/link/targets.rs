@@ -447,7 +447,7 @@ fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
 }
 
 fn places(stacks: &[usize], at_root: bool) -> Vec<Stood> {
-    stacks.iter().map(|&stack| Stood { stack, at_root }).collect()
+    stacks.iter().map(|&stack| Stood { stack, at_root, shows: false }).collect()
 }
 
 /// What is registered for a value's type.

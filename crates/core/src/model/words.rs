@@ -132,6 +132,18 @@ impl Style {
         matches!(self, Self::StackComponent | Self::StackConfig | Self::FluxScene)
     }
 
+    /// Whether code answers the addresses of an app, and opens what it likes for them.
+    #[must_use]
+    pub fn answers_in_code(self) -> bool {
+        self.platform() == Platform::Apple
+    }
+
+    /// Whether what is presented is a stack of its own.
+    #[must_use]
+    pub fn presents_apart(self) -> bool {
+        self.platform() == Platform::Apple
+    }
+
     /// What apps in this style are built for.
     #[must_use]
     pub fn platform(self) -> Platform {

@@ -17,8 +17,8 @@ mod react_native;
 pub(crate) mod testing;
 
 pub use facts::{
-    ActionFact, AddressFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey, Facts,
-    HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
+    ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey,
+    Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
     MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner, ParameterFact, PartFact,
     ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact,
     Standing, StartFact, TargetFact, TypeNamed, UnfiledFact, UnplacedFact, UsedFact, ValueType,
@@ -62,6 +62,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     react_native::stack_config::RECOVERER,
     react_native::flux_scene::RECOVERER,
     react_native::file_route::RECOVERER,
+    apple::addresses::RECOVERER,
     apple::views::RECOVERER,
     apple::swiftui_value::RECOVERER,
     apple::swiftui_view_link::RECOVERER,

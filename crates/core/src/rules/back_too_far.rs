@@ -1,6 +1,6 @@
 use super::{Example, Report, Rule, Sink};
 use crate::link::Graph;
-use crate::model::{Severity, Verb};
+use crate::model::{RouteKind, Severity, Verb};
 use std::collections::VecDeque;
 
 pub(super) static RULE: Rule = Rule {
@@ -38,7 +38,11 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
     let mut todo: VecDeque<(usize, u32)> = VecDeque::new();
     for (i, route) in graph.routes.iter().enumerate() {
         let outermost = route.container.is_some_and(|c| graph.containers[c].parents.is_empty());
-        if (route.start && outermost) || route.fact.launcher || !route.fact.deep_links.is_empty() {
+        let tab =
+            route.fact.kind == RouteKind::Tab && route.container.is_some_and(|c| graph.containers[c].is_app);
+        // Where code answers an address, its calls say how deep that leads.
+        let address = !route.fact.deep_links.is_empty() && !route.fact.style.answers_in_code();
+        if (route.start && outermost) || tab || route.fact.launcher || address {
             todo.push_back((i, 0));
         }
     }
@@ -52,7 +56,8 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
         for call in graph.calls_of(screen).filter(|call| call.goes_forward()) {
             for &target in &call.targets {
                 match call.fact.verb {
-                    Verb::Reset => todo.push_front((target, 0)),
+                    Verb::Reset => todo.push_front((target, call.fact.lands)),
+                    Verb::Present if call.fact.style.presents_apart() => todo.push_front((target, 0)),
                     Verb::Tab | Verb::Replace => todo.push_front((target, depth)),
                     _ => todo.push_back((target, depth + 1)),
                 }

@@ -31,6 +31,8 @@ pub struct Element {
     pub parent: Option<ElementId>,
     /// The elements directly inside.
     pub children: Vec<ElementId>,
+    /// The text directly inside, entities left as they are.
+    pub text: String,
     /// Its start tag's `<name`.
     pub span: Span,
 }
@@ -94,6 +96,7 @@ pub(super) fn parse(text: &str) -> (Body, Option<Trouble>) {
             Ok(Event::Start(start)) => builder.start(&reader, &start, false),
             Ok(Event::Empty(start)) => builder.start(&reader, &start, true),
             Ok(Event::End(end)) => builder.end(end.name().0, before),
+            Ok(Event::Text(text)) => builder.text(&text),
             Ok(Event::Eof) => break,
             Ok(_) => {}
             Err(error) => {
@@ -149,6 +152,7 @@ impl<'t> Builder<'t> {
             attributes: self.attributes(reader, start, begin),
             parent,
             children: Vec::new(),
+            text: String::new(),
             span: Span::new(begin, begin + 1 + start.name().0.len()),
         };
         self.markup.elements.push(element);
@@ -157,6 +161,14 @@ impl<'t> Builder<'t> {
         }
         if !empty {
             self.open.push((Some(id), start.name().0.to_owned()));
+        }
+    }
+
+    fn text(&mut self, text: &str) {
+        if let Some((Some(id), _)) = self.open.last()
+            && !text.trim().is_empty()
+        {
+            self.markup.elements[id.0 as usize].text.push_str(text);
         }
     }
 

@@ -4,6 +4,7 @@ mod initialiser;
 mod shown;
 mod variables;
 
+pub(super) mod addresses;
 pub(super) mod library;
 pub(super) mod swiftui_value;
 pub(super) mod swiftui_view_link;

@@ -10,8 +10,8 @@ pub use calls::{
     ArgumentFact, BagFact, CallFact, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact, ValueType,
 };
 pub use routes::{
-    ActionFact, AddressFact, ContainerFact, ContainerKey, IncludeFact, LinkFact, OriginFact, Owner,
-    ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact,
+    ActionFact, AddressFact, AnswerFact, ContainerFact, ContainerKey, IncludeFact, LinkFact, OriginFact,
+    Owner, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact,
     TypeNamed, UnplacedFact,
 };
 pub use screens::{LayoutUse, PartFact, ScreenFact};
@@ -67,6 +67,8 @@ facts! {
     nobodys: Ref,
     /// Addresses that lead into the app.
     addresses: AddressFact,
+    /// Addresses that code takes apart itself.
+    answers: AnswerFact,
     /// Calls.
     calls: CallFact,
     /// Reads.

@@ -321,6 +321,21 @@ pub struct AddressFact {
     pub at: At,
 }
 
+/// One answer to an address that code takes apart itself.
+#[derive(Debug)]
+pub struct AnswerFact {
+    /// The scheme that is compared with; `None` where any of the app's is meant.
+    pub scheme: Option<String>,
+    /// The host that is answered.
+    pub host: String,
+    /// What the rest of the path is called where it is used.
+    pub rest: Option<String>,
+    /// What is done.
+    pub body: Ref,
+    /// The comparison.
+    pub at: At,
+}
+
 /// A scheme and host that an app answers, where its paths are declared apart.
 #[derive(Debug)]
 pub struct OriginFact {
