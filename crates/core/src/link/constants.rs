@@ -35,7 +35,8 @@ pub(super) fn mark(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHash
     let called: FxHashSet<usize> = graph.calls.iter().filter_map(|call| call.action).collect();
     for (i, action) in graph.actions.iter_mut().enumerate() {
         let name = &action.fact.name;
-        action.used = names.contains(name.as_str())
+        action.used = action.fact.wired
+            || names.contains(name.as_str())
             || elsewhere.contains(name)
             || elsewhere.contains(&camel(name))
             || called.contains(&i)
@@ -96,6 +97,13 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
                 pattern.into_iter().flat_map(|pattern| [pattern.to_owned(), without_names(pattern)]);
             patterns.chain(named).chain(hosts.map(str::to_owned).collect::<Vec<_>>())
         })
+        .collect();
+    let routes: FxHashSet<String> = graph
+        .actions
+        .iter()
+        .filter(|action| action.fact.leads.is_some())
+        .map(|action| action.fact.name.clone())
+        .chain(routes)
         .collect();
     let mut found: Vec<Constant> = Vec::new();
     let mut others: FxHashMap<Ref, Vec<Constant>> = FxHashMap::default();

@@ -436,7 +436,9 @@ pub(super) fn add_actions(facts: Vec<ActionFact>, graph: &mut Graph<'_>) {
         };
         // An action without a destination only pops: it leads back to what it pops to.
         let name = fact.destination.as_ref().map(|(name, _)| name.clone()).or_else(|| fact.pop_up_to.clone());
+        let known = fact.leads.and_then(|key| routes.get(&key.0).copied());
         let targets = match (name, container) {
+            _ if known.is_some() => known.into_iter().collect(),
             (Some(name), Some(container)) => visible(graph, &name, container),
             _ => Vec::new(),
         };

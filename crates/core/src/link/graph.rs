@@ -335,13 +335,8 @@ impl Call {
     pub fn completes_itself(&self) -> bool {
         // A method for each name that is made when the app runs checks nothing.
         (self.fact.form == Form::Generated && self.fact.checked)
-            || matches!(
-                self.fact.target,
-                TargetFact::Generated { .. }
-                    | TargetFact::Typed(_)
-                    | TargetFact::Values(_)
-                    | TargetFact::Routes(_)
-            )
+            || matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
+            || self.fact.style.checks_arguments()
     }
 
     /// How grave it is that the target is written in place.

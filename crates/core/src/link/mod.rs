@@ -76,6 +76,8 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         stale,
         unfiled,
         unplaced,
+        ways,
+        pushes,
     } = facts;
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
@@ -120,6 +122,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     results::find_routes(&mut graph);
     results::find_merged(&mut graph);
     graph.missing_steps = missing_steps;
+    stacks::find_stackless(&ways, &pushes, &owners, &mut graph);
     graph.overruled = overruled;
     graph.stale = stale;
     graph.host_problems.extend(

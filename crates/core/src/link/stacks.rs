@@ -3,8 +3,8 @@
 
 use super::graph::{Graph, HostProblem, Unwired};
 use super::owners::Owners;
-use crate::model::RouteKind;
-use crate::recover::{Sight, Standing, UnplacedFact, ValueType};
+use crate::model::{RouteKind, Style};
+use crate::recover::{MissingStep, PushFact, Sight, Standing, UnplacedFact, ValueType};
 use rustc_hash::FxHashMap;
 
 /// A place in a stack.
@@ -215,5 +215,39 @@ fn takes(route: usize, ty: &ValueType, graph: &Graph<'_>) -> bool {
                     && ty.name.rsplit_once('.').is_some_and(|(owner, _)| owner == registers.name))
         }
         None => registers.class.is_none() && registers.name == ty.name,
+    }
+}
+
+/// Pushes of screens that are never shown in a stack: they do nothing.
+pub(super) fn find_stackless(
+    ways: &[(String, bool)],
+    pushes: &[PushFact],
+    owners: &Owners<'_>,
+    graph: &mut Graph<'_>,
+) {
+    for push in pushes {
+        let screens = owners.of(push.site);
+        let stackless = |&screen: &usize| {
+            let path = &graph.screens[screen].fact.path;
+            // A scene's surroundings are its storyboard's.
+            let by_code =
+                graph.screens[screen].routes.iter().all(|&route| graph.routes[route].is(Style::Uikit));
+            let own: Vec<bool> =
+                ways.iter().filter(|(of, _)| of == path).map(|(_, inside)| *inside).collect();
+            by_code && !own.is_empty() && !own.contains(&true)
+        };
+        if screens.is_empty() || !screens.iter().all(stackless) {
+            continue;
+        }
+        graph.missing_steps.push(MissingStep {
+            what: "this push".to_owned(),
+            missing: "navigation controller around it".to_owned(),
+            effect: format!(
+                "`{}` is shown without one everywhere, and nothing happens",
+                graph.screens[screens[0]].fact.name
+            ),
+            mend: "Put the screen into a navigation controller where it is shown.".to_owned(),
+            at: push.at,
+        });
     }
 }

@@ -54,6 +54,10 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         TargetFact::Unknown => Resolved::status(CallStatus::Dynamic),
         TargetFact::External => Resolved::status(CallStatus::External),
         TargetFact::Ids(names) => merge(names.iter().map(|name| by_id(name, &view, graph))),
+        TargetFact::Actions(names) => merge(names.iter().map(|name| match graph.actions_named(name) {
+            [] => Resolved::undeclared(name),
+            actions => by_actions(actions, name, &view, graph),
+        })),
         TargetFact::Generated { class, method, .. } => by_directions(class, method, &view, graph),
         TargetFact::Address(shapes) => merge(shapes.iter().map(|shape| by_address(shape, &fact, graph))),
         TargetFact::Text(shapes) => {
@@ -191,6 +195,7 @@ impl View {
         match holder.fact.sight {
             Sight::Anywhere => true,
             _ if self.anywhere => true,
+            Sight::Inside if self.controller => self.hosted.contains(&container),
             Sight::Inside if self.outer => holder.is_app,
             Sight::Below if self.outer => holder.parents.is_empty(),
             _ if self.containers.is_empty() => true,

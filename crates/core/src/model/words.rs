@@ -105,7 +105,14 @@ impl Style {
                 | Self::StackConfig
                 | Self::FluxScene
                 | Self::FileRoute
+                | Self::Storyboard
         )
+    }
+
+    /// Whether the compiler sees to it that what a screen is made with is passed.
+    #[must_use]
+    pub fn checks_arguments(self) -> bool {
+        matches!(self, Self::SwiftuiValue | Self::SwiftuiViewLink)
     }
 
     /// Whether its declarations are asked one after the other, and the first that fits takes a call.

@@ -20,8 +20,8 @@ pub use facts::{
     ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey,
     Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
     MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner, ParameterFact, PartFact,
-    ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact,
-    Standing, StartFact, TargetFact, TypeNamed, UnfiledFact, UnplacedFact, UsedFact, ValueType,
+    PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot,
+    StaleFact, Standing, StartFact, TargetFact, TypeNamed, UnfiledFact, UnplacedFact, UsedFact, ValueType,
 };
 
 use crate::model::Style;
@@ -66,6 +66,9 @@ pub const STYLES: &[StyleRecoverer] = &[
     apple::views::RECOVERER,
     apple::swiftui_value::RECOVERER,
     apple::swiftui_view_link::RECOVERER,
+    apple::controllers::RECOVERER,
+    apple::uikit::RECOVERER,
+    apple::storyboard::RECOVERER,
 ];
 
 /// What the platforms' own classes do.

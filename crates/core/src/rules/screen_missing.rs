@@ -23,6 +23,10 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             Shows::Nothing => {
                 sink.push(shows_nothing(fact));
             }
+            Shows::Absent(name, at) if !graph.is_declared(name) => {
+                let message = format!("`{}` shows `{name}`, which the source does not have", fact.name);
+                sink.push(Report::new(fact.at, &fact.name, message).related("named here", *at));
+            }
             Shows::Class(path, at) if graph.is_own(path) && !graph.is_declared(path) => {
                 let simple = path.rsplit('.').next().unwrap_or(path);
                 let message = format!("`{}` shows `{path}`, which the source does not have", fact.name);

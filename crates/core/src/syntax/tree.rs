@@ -67,6 +67,17 @@ pub struct Node {
 }
 
 impl Tree {
+    /// The one node of [`Tree::hollow`].
+    pub const HOLLOW: Id = Id(0);
+
+    /// A tree of one node that says nothing: what stands for a file that is no code.
+    #[must_use]
+    pub fn hollow() -> Self {
+        let mut tree = Self::default();
+        tree.add(Kind::Other(Vec::new()), Span::new(0, 0));
+        tree
+    }
+
     /// An empty tree of a language.
     pub(super) fn of(idioms: &'static Idioms) -> Self {
         Self { idioms, ..Self::default() }

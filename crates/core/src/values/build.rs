@@ -62,7 +62,7 @@ impl<'p> Values<'p> {
                 _ => Built::unknown(expr),
             },
             Kind::Call(call) => self.built_call(expr, call, fuel),
-            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await") => {
+            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await" | "let") => {
                 self.built_with(&expr.with(*of), fuel)
             }
             Kind::Cast { of, .. } => self.built_with(&expr.with(*of), fuel),

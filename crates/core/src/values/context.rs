@@ -255,6 +255,21 @@ impl<'p> Values<'p> {
         }
     }
 
+    /// Says that functions of this name are wanted, wherever they are declared.
+    pub fn expect_function(&self, name: &str) {
+        self.program.ask_for_name(name);
+    }
+
+    /// The functions of a name, wherever they are declared.
+    #[must_use]
+    pub fn functions_called(&self, name: &str) -> Vec<Ref> {
+        let found = self.program.functions_named(name);
+        if found.is_empty() {
+            self.program.ask_for_name(name);
+        }
+        found.to_vec()
+    }
+
     /// Says that classes whose names end like this are wanted, wherever they are declared.
     pub fn expect_ending(&self, ending: &str) {
         self.program.ask_for_ending(ending);

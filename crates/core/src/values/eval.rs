@@ -96,7 +96,7 @@ impl<'p> Values<'p> {
             Kind::Member(member) => self.eval_member(expr, member, fuel),
             Kind::Call(call) => self.eval_call(expr, call, fuel),
             Kind::Binary { op, left, right } => self.eval_binary(expr, op, *left, *right, fuel),
-            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await") => {
+            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await" | "let") => {
                 self.eval_with(&expr.with(*of), fuel)
             }
             Kind::Cast { of, .. } => self.eval_with(&expr.with(*of), fuel),

@@ -88,7 +88,7 @@ impl<'s> Program<'s> {
             bodies,
             by_library: by_library.collect(),
             libraries,
-            empty: Tree::default(),
+            empty: Tree::hollow(),
             index,
             namespaces,
             has_graphs,

@@ -87,7 +87,7 @@ impl<'p> Values<'p> {
             Kind::Unary { op, of } => {
                 let ty = self.type_of_with(&expr.with(*of), fuel)?;
                 match op.as_str() {
-                    "!!" => Some(Type { nullable: false, ..ty }),
+                    "!!" | "let" => Some(Type { nullable: false, ..ty }),
                     "!" => Some(Type::plain(self.literals(expr.at).truth)),
                     _ => Some(ty),
                 }

@@ -1,13 +1,18 @@
 //! Apple: SwiftUI by value and by links that carry their view, UIKit in code, storyboards.
 
 mod initialiser;
+mod pages;
+mod scenes;
 mod shown;
 mod variables;
 
 pub(super) mod addresses;
+pub(super) mod controllers;
 pub(super) mod library;
+pub(super) mod storyboard;
 pub(super) mod swiftui_value;
 pub(super) mod swiftui_view_link;
+pub(super) mod uikit;
 pub(super) mod views;
 
 use crate::source::{Language, Tool};

@@ -48,6 +48,8 @@ pub enum TargetFact {
     None,
     /// One of these ids, of an action or a route.
     Ids(Vec<String>),
+    /// One of these named ways.
+    Actions(Vec<String>),
     /// Generated directions: the class, the method, as written.
     Generated {
         /// `ShelfFragmentDirections`.

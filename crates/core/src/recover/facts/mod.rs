@@ -17,7 +17,7 @@ pub use routes::{
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
     HandledFact, HostFact, InflateFact, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Overruled,
-    UnfiledFact, UsedFact,
+    PushFact, UnfiledFact, UsedFact,
 };
 
 use crate::model::{Place, Span};
@@ -99,6 +99,10 @@ facts! {
     unfiled: UnfiledFact,
     /// Destinations that no stack has.
     unplaced: UnplacedFact,
+    /// Ways in which screens are shown, by full names: inside of a stack or not.
+    ways: (String, bool),
+    /// Pushes that need a stack around.
+    pushes: PushFact,
     /// Set-up with a step that is not there.
     missing_steps: MissingStep,
     /// Screens that markup shows outside of any route: full class names.

@@ -130,6 +130,8 @@ pub struct UnplacedFact {
 pub enum Shows {
     /// A class by its full name, and where the route names it.
     Class(String, At),
+    /// A class of this name that must be in the source, and is not; and where the route names it.
+    Absent(String, At),
     /// Nothing, though its kind must.
     Nothing,
     /// It is not meant to show anything of its own.
@@ -287,6 +289,10 @@ pub struct ActionFact {
     pub owner: Owner,
     /// The route it leads to and where that is said.
     pub destination: Option<(String, At)>,
+    /// The route it leads to, where that is known itself.
+    pub leads: Option<RouteKey>,
+    /// Something that is no call goes by it.
+    pub wired: bool,
     /// The route it pops to first.
     pub pop_up_to: Option<String>,
     /// Arguments it gives a default, by name.

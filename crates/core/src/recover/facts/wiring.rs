@@ -116,6 +116,15 @@ pub struct UnfiledFact {
     pub at: At,
 }
 
+/// A push that goes through the stack around its screen.
+#[derive(Debug)]
+pub struct PushFact {
+    /// The call.
+    pub site: Ref,
+    /// Its name.
+    pub at: At,
+}
+
 /// Set-up with a step that is not there.
 #[derive(Debug)]
 pub struct MissingStep {

@@ -160,7 +160,7 @@ impl Swift<'_> {
             Some(value) => self.expression(value),
             None => self.expression(name),
         };
-        let init = self.0.add(Kind::Unary { op: "!!".into(), of: init }, value.unwrap_or(name));
+        let init = self.0.add(Kind::Unary { op: "let".into(), of: init }, value.unwrap_or(name));
         let variable = Variable {
             name: self.0.name(name),
             name_span: span(name),

@@ -122,6 +122,8 @@ impl Reader<'_, '_> {
             Some((resource_name(&attribute.value)?, value_at(self.file, attribute)))
         };
         let fact = ActionFact {
+            leads: None,
+            wired: false,
             name,
             owner,
             destination: to("destination"),

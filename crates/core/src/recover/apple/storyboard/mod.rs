@@ -1,0 +1,133 @@
+//! `storyboard`: scenes are routes, segues are the ways between them, and code names both by
+//! identifiers (developer.apple.com, "UIStoryboard", "UIStoryboardSegue").
+
+mod perform;
+mod prepare;
+mod segues;
+
+use super::controllers::{parameters, site_in};
+use super::is_ours;
+use super::pages::{What, board_of, page};
+use super::scenes::{Board, Scene, SceneKind, boards, initial, tabs_of};
+use crate::model::{RouteKind, Style};
+use crate::recover::{
+    ContainerFact, Facts, RedirectFact, RouteFact, Shows, Sight, StartFact, StyleRecoverer, TargetFact, code,
+};
+use crate::source::Language;
+use crate::syntax::Tree;
+use crate::values::{Expr, Ref, Values};
+
+pub(super) use prepare::is_value;
+
+const STYLE: Style = Style::Storyboard;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(STYLE),
+    speaks: |language| matches!(language, Language::Swift | Language::Storyboard),
+    words: &["performSegue", "UIStoryboard", "UIStoryboardSegue"],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    if !is_ours(file, values) {
+        return;
+    }
+    if values.program().source(file).language == Language::Storyboard {
+        let boards = boards(values);
+        if let Some(own) = boards.iter().position(|board| board.file == file) {
+            declare(own, &boards, values, facts);
+            segues::recover(own, &boards, values, facts);
+        }
+        return;
+    }
+    perform::recover(file, values, facts);
+}
+
+fn declare(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts) {
+    let board = &boards[own];
+    let first = initial(boards, own).filter(|(of, _)| *of == own).map(|(_, scene)| &board.scenes[scene]);
+    let is_main = is_main(board, values);
+    let starts = first.and_then(|scene| Some(StartFact::new(scene.name()?.to_owned(), scene.at)));
+    facts.containers.push(ContainerFact {
+        name: Some(board.name.clone()),
+        open_start: starts.is_none() && !is_main && !is_asked_for_first(board, boards, values),
+        starts: starts.into_iter().collect(),
+        is_host: true,
+        is_app: is_main,
+        sight: Sight::Inside,
+        ..ContainerFact::new(board.key)
+    });
+    let tabs = tabs_of(boards, own);
+    for (place, scene) in board.scenes.iter().enumerate() {
+        let (SceneKind::Content, Some(name)) = (&scene.kind, scene.name()) else { continue };
+        let class = scene.declared(values);
+        let is_tab = tabs.contains(&(own, place));
+        if is_tab {
+            let target = TargetFact::Routes(vec![scene.key()]);
+            facts.redirects.push(RedirectFact { style: STYLE, from: None, target });
+        }
+        facts.routes.push(RouteFact {
+            shows: shows(scene, class, values),
+            container: Some(board.key),
+            parameters: class.map(|class| parameters(class, values)).unwrap_or_default(),
+            ..RouteFact::new(
+                STYLE,
+                if is_tab { RouteKind::Tab } else { RouteKind::Screen },
+                name.to_owned(),
+                scene.at,
+            )
+        });
+    }
+}
+
+fn shows(scene: &Scene, class: Option<Ref>, values: &Values<'_>) -> Shows {
+    match (class, &scene.class) {
+        (Some(class), _) => Shows::Class(values.program().path(class).to_owned(), scene.at),
+        // The class of another module may be in a binary.
+        (None, Some(name)) if !scene.is_of_other_module() => Shows::Absent(name.clone(), scene.at),
+        _ => Shows::NotApplicable,
+    }
+}
+
+/// Whether a property list names a storyboard as the one that the app begins with; without any that
+/// does, the one that new projects have.
+fn is_main(board: &Board, values: &Values<'_>) -> bool {
+    let program = values.program();
+    let lists = program.parsed().filter(|&file| program.source(file).language == Language::PropertyList);
+    let mut named: Vec<String> = Vec::new();
+    for list in lists.filter_map(|file| program.markup(file)) {
+        let mut wanted = false;
+        for (_, element) in list.elements() {
+            match element.name.as_str() {
+                "key" => {
+                    wanted = matches!(element.text.trim(), "UIMainStoryboardFile" | "UISceneStoryboardFile");
+                }
+                "string" if wanted => named.push(element.text.trim().to_owned()),
+                _ => {}
+            }
+        }
+    }
+    named.contains(&board.name)
+        || (named.is_empty() && board.name == "Main" && program.uses_of_name("rootViewController").is_empty())
+}
+
+/// Whether code asks a storyboard for what it shows first.
+fn is_asked_for_first(board: &Board, boards: &[Board], values: &Values<'_>) -> bool {
+    values.program().calls_named("instantiateInitialViewController").iter().any(|&at| {
+        let What::Initial(name) = page(&Expr::new(at), values).what else { return false };
+        board_of(&name, boards, values).is_some_and(|named| boards[named].key == board.key)
+    })
+}
+
+/// A node that a scene's code is at: its class's own, else the storyboard's.
+fn site_of(scene: &Scene, board: &Board, values: &Values<'_>) -> Ref {
+    match scene.declared(values) {
+        Some(class) => site_in(class, values),
+        None => Ref { file: board.file, id: Tree::HOLLOW },
+    }
+}
+
+/// The place of a node, for those who only have code.
+fn at(site: Ref, values: &Values<'_>) -> crate::recover::At {
+    code::callee_at(site, values)
+}
