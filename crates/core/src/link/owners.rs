@@ -129,7 +129,7 @@ impl<'p> Owners<'p> {
         let tree = self.values.tree(site);
         let here = std::iter::once(site.id).chain(tree.ancestors(site.id));
         let inside = here.take_while(|&id| !matches!(tree.kind(id), Kind::Class(_)));
-        let handed = |id: &Id| !matches!(tree.kind(*id), Kind::Call(_));
+        let handed = |id: &Id| tree.idioms.cases_carry || !matches!(tree.kind(*id), Kind::Call(_));
         // What is handed to another widget on the way belongs to that one.
         let mut around = inside.filter(handed);
         around.find_map(|id| self.by_content.get(&Ref { file: site.file, id }).copied())

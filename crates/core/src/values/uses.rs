@@ -183,6 +183,10 @@ impl<'p> Values<'p> {
             };
             let Some(parameter) = parameter else { return arg.name.is_none() && many };
             let Some(wanted) = parameter.ty.as_ref().filter(|ty| !ty.name.is_empty()) else { return true };
+            // What takes its type from the parameter says nothing of which one it is.
+            if self.is_implied(at.with(arg.value).at) {
+                return true;
+            }
             self.type_of(&at.with(arg.value))
                 .is_none_or(|given| !self.differ(at.at, &given.name, wanted.simple()))
         })

@@ -14,6 +14,16 @@ impl Values<'_> {
         self.wanted_at(&implied.with(whole), fuel)
     }
 
+    /// Whether an expression takes its type from where it stands: `.shelf`, `.item(id)`.
+    pub(super) fn is_implied(&self, at: Ref) -> bool {
+        let tree = self.tree(at);
+        match tree.kind(at.id) {
+            Kind::Member(member) => matches!(tree.kind(member.of), Kind::Implied),
+            Kind::Call(call) => self.is_implied(Ref { file: at.file, id: call.callee }),
+            _ => false,
+        }
+    }
+
     /// The type that is wanted where a whole expression stands.
     fn wanted_at(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
         let _step = fuel.step()?;

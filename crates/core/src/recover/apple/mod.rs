@@ -36,3 +36,6 @@ fn is_ours(file: u32, values: &Values<'_>) -> bool {
     };
     !hosts.into_iter().any(|module| hosted(&module.path))
 }
+
+#[cfg(test)]
+mod swiftui_tests;

@@ -53,6 +53,14 @@ fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Vec<Shown
             arms.iter().for_each(|arm| collect(&expr.with(arm.body), depth + 1, values, found));
         }
         Kind::Unary { of, .. } | Kind::Cast { of, .. } => collect(&expr.with(*of), depth + 1, values, found),
+        // `ItemView.init`, handed over as what makes it.
+        Kind::Member(member) if member.name == "init" => {
+            if let Some(Def::Class(class)) = values.meaning(&expr.with(member.of))
+                && is_view(class, values)
+            {
+                found.push(Shown { class, made: expr.clone() });
+            }
+        }
         Kind::Name(_) | Kind::Member(_) => named(expr, depth, values, found),
         Kind::Call(call) => called(expr, call, depth, values, found),
         _ => {}

@@ -61,7 +61,7 @@ fn link(at: Ref, call: &Call, destination: &Expr, values: &Values<'_>, facts: &m
     let flag = call.args.iter().find(|arg| matches!(arg.name.as_deref(), Some("isActive" | "selection")));
     let variable = flag.and_then(|arg| variable_of(&Expr::new(at).with(arg.value), values));
     if let Some(variable) = variable {
-        let flag = Flag { style: STYLE, verb: Verb::Open, name, target, item: None };
+        let flag = Flag { style: STYLE, verb: Verb::Open, name, target, item: None, cases: Vec::new() };
         flag_calls(variable, &flag, values, facts);
     }
 }

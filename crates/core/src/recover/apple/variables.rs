@@ -24,6 +24,10 @@ pub(super) fn variable_of(expr: &Expr, values: &Values<'_>) -> Option<Ref> {
 /// itself.
 fn source_of(at: Ref, depth: usize, values: &Values<'_>) -> Option<Ref> {
     let variable = values.tree(at).variable(at.id)?;
+    let handed = variable.annotations.iter().any(|note| note.name == "Binding");
+    if handed && depth < MAX_HANDED {
+        return Some(handed_from(at, variable, depth, values).unwrap_or(at));
+    }
     let bindable = variable.annotations.iter().any(|note| note.name == "Bindable");
     match variable.init.filter(|_| bindable && depth < MAX_HANDED) {
         Some(init) => match values.meaning(&Expr::new(Ref { file: at.file, id: init })) {
@@ -32,6 +36,27 @@ fn source_of(at: Ref, depth: usize, values: &Values<'_>) -> Option<Ref> {
         },
         None => Some(at),
     }
+}
+
+/// The one variable that makers of a view hand its binding of.
+fn handed_from(at: Ref, variable: &Variable, depth: usize, values: &Values<'_>) -> Option<Ref> {
+    let class = values.enclosing_named_class(at)?;
+    let mut found: Option<Ref> = None;
+    for &made in values.makes(class) {
+        let call = values.tree(made).call(made.id)?;
+        let given = call.args.iter().find(|arg| arg.name.as_deref() == Some(variable.name.as_str()))?;
+        let mut given = Expr::new(Ref { file: made.file, id: given.value });
+        while let Kind::Unary { of, .. } = values.kind(given.at) {
+            given = given.with(*of);
+        }
+        let Some(Def::Variable(behind)) = values.meaning(&given) else { return None };
+        let source = source_of(behind, depth + 1, values)?;
+        if found.is_some_and(|known| known != source) {
+            return None;
+        }
+        found = Some(source);
+    }
+    found
 }
 
 /// A variable with the bindings of it that other views hold.

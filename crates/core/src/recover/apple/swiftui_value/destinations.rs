@@ -39,7 +39,14 @@ fn register(at: Ref, ty: &TypeName, closure: &Expr, values: &Values<'_>, facts: 
     let class = value.class.filter(|&class| values.class(class).is_some_and(|c| c.kind == ClassKind::Enum));
     let choice = class.and_then(|class| choice_of(closure, class, 0, values));
     if let (Some(class), Some(choice)) = (class, choice) {
-        return cases(class, &choice, &stands, values, facts);
+        let registers = TypeNamed { class: Some(class), name: values.class_path(class) };
+        let cases = cases(class, &choice, values, facts).into_iter();
+        facts.routes.extend(cases.map(|fact| RouteFact {
+            registers: Some(registers.clone()),
+            stands: stands.clone(),
+            ..fact
+        }));
+        return;
     }
     let place = code::callee_at(at, values);
     let parameter = parameter(closure, ty, values);
@@ -122,7 +129,7 @@ pub(super) struct Choice {
 }
 
 /// The switch by which a closure, or a helper, property or view that it goes through, chooses.
-fn choice_of(content: &Expr, class: Ref, depth: usize, values: &Values<'_>) -> Option<Choice> {
+pub(super) fn choice_of(content: &Expr, class: Ref, depth: usize, values: &Values<'_>) -> Option<Choice> {
     if depth > MAX_DEPTH {
         return None;
     }
@@ -179,14 +186,15 @@ fn body_of(view: Ref, values: &Values<'_>) -> Option<Expr> {
 }
 
 /// A route for each case, at the label where it gets its screen.
-fn cases(class: Ref, choice: &Choice, stands: &[Standing], values: &Values<'_>, facts: &mut Facts) {
-    let Kind::Branch { arms, .. } = values.kind(choice.branch.at) else { return };
+pub(super) fn cases(class: Ref, choice: &Choice, values: &Values<'_>, facts: &mut Facts) -> Vec<RouteFact> {
+    let Kind::Branch { arms, .. } = values.kind(choice.branch.at) else { return Vec::new() };
     let declared = values.class(class).map(|class| class.members.clone()).unwrap_or_default();
     let mut left: Vec<Ref> = declared
         .into_iter()
         .map(|id| Ref { file: class.file, id })
         .filter(|&at| values.class(at).is_some_and(|c| c.kind == ClassKind::Entry))
         .collect();
+    let mut made: Vec<RouteFact> = Vec::new();
     for arm in arms {
         let body = choice.branch.with(arm.body);
         let views = shown(&body, values);
@@ -202,19 +210,23 @@ fn cases(class: Ref, choice: &Choice, stands: &[Standing], values: &Values<'_>, 
             found.extend(left.iter().map(|&entry| (entry, place, [].as_slice())));
         }
         for (entry, place, bound) in found {
+            // A case that has a route already may show this as well.
+            if let Some(known) = made.iter_mut().find(|known| known.class == Some(entry)) {
+                known.also.extend(views.iter().map(|shown| values.program().path(shown.class).to_owned()));
+                continue;
+            }
             left.retain(|other| *other != entry);
             let parameters = carried(entry, bound, choice, values);
             let name = values.class_path(entry);
             facts.reads.extend(reads(&parameters, bound, &body, &views, values));
-            facts.routes.push(RouteFact {
+            made.push(RouteFact {
                 class: Some(entry),
-                registers: Some(TypeNamed { class: Some(class), name: values.class_path(class) }),
                 parameters,
-                stands: stands.to_vec(),
                 ..route(name, place, &views, body.at, values)
             });
         }
     }
+    made
 }
 
 /// What a case carries; what has no label takes the name that the switch gives it.

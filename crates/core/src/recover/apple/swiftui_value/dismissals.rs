@@ -56,6 +56,9 @@ fn comes_from(at: Ref, callee: crate::syntax::Id, variable: Ref, values: &Values
     let mut id = callee;
     loop {
         match tree.kind(id) {
+            Kind::Member(member) if matches!(tree.kind(member.of), Kind::This) => {
+                return means(at, id, variable, values);
+            }
             Kind::Member(member) => id = member.of,
             Kind::Unary { of, .. } => id = *of,
             Kind::Name(_) => return means(at, id, variable, values),

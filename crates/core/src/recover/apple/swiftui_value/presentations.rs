@@ -1,13 +1,14 @@
 //! What is shown by a flag or an item: sheets, covers, popovers, and destinations in the stack. Setting
 //! the flag or the item is the call.
 
-use super::destinations::{closure_of, closure_read, route, standing};
+use super::destinations::{cases, choice_of, closure_of, closure_read, route, standing};
 use super::stacks::place_of;
+use super::targets::{case_of, opens};
 use crate::model::{Form, RouteKind, Style, Verb, Via};
 use crate::recover::apple::shown::shown;
 use crate::recover::apple::variables::{uses, variable_of, with_bindings};
 use crate::recover::{CallFact, Facts, ParameterFact, RouteFact, RouteKey, Slot, TargetFact, code};
-use crate::syntax::Kind;
+use crate::syntax::{ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// Modifiers that show something, and how.
@@ -32,6 +33,30 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             if values.calls_own_function(&Expr::new(at), call) {
                 continue;
             }
+            let stands = match kind {
+                RouteKind::Screen => standing(at, values, facts),
+                _ => Vec::new(),
+            };
+            if let Some(cases) = item.as_ref().and_then(|item| by_case(item, &closure, values, facts)) {
+                let flag = Flag {
+                    style: Style::SwiftuiValue,
+                    verb: *verb,
+                    name: String::new(),
+                    target: TargetFact::Routes(cases.iter().map(|route| RouteKey(route.at)).collect()),
+                    item: None,
+                    cases: cases
+                        .iter()
+                        .filter_map(|route| Some((route.class?, RouteKey(route.at))))
+                        .collect(),
+                };
+                let made =
+                    cases.into_iter().map(|fact| RouteFact { kind: *kind, stands: stands.clone(), ..fact });
+                facts.routes.extend(made);
+                if let Some(variable) = item.as_ref().and_then(|item| variable_of(item, values)) {
+                    flag_calls(variable, &flag, values, facts);
+                }
+                continue;
+            }
             let Some(route) = presented(at, *kind, &closure, item.as_ref(), values, facts) else { continue };
             let Some(variable) = variable_of(bound, values) else { continue };
             let flag = Flag {
@@ -40,8 +65,9 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 name: route.name.clone(),
                 target: TargetFact::Routes(vec![RouteKey(route.at)]),
                 item: item.is_some().then(|| route.parameters.first().map(|p| p.name.clone())).flatten(),
+                cases: Vec::new(),
             };
-            facts.routes.push(route);
+            facts.routes.push(RouteFact { stands, ..route });
             flag_calls(variable, &flag, values, facts);
         }
     }
@@ -65,11 +91,15 @@ fn presented(
     if let Some(parameter) = parameters.first() {
         facts.reads.extend(closure_read(closure, parameter, values));
     }
-    let stands = match kind {
-        RouteKind::Screen => standing(at, values, facts),
-        _ => Vec::new(),
-    };
-    Some(RouteFact { kind, parameters, stands, ..route(name, place, &views, closure.at, values) })
+    Some(RouteFact { kind, parameters, ..route(name, place, &views, closure.at, values) })
+}
+
+/// An item of several kinds: a route for each case of its enum that a switch shows something for.
+fn by_case(item: &Expr, closure: &Expr, values: &Values<'_>, facts: &mut Facts) -> Option<Vec<RouteFact>> {
+    let class = values.type_of(item)?.class?;
+    (values.class(class)?.kind == ClassKind::Enum).then_some(())?;
+    let choice = choice_of(closure, class, 0, values)?;
+    Some(cases(class, &choice, values, facts)).filter(|cases| !cases.is_empty())
 }
 
 fn parameter(item: &Expr, closure: &Expr, values: &Values<'_>) -> ParameterFact {
@@ -102,6 +132,8 @@ pub(in crate::recover::apple) struct Flag {
     pub(in crate::recover::apple) target: TargetFact,
     /// The parameter that the value is.
     pub(in crate::recover::apple) item: Option<String>,
+    /// What each case of an enum shows, where the value says which.
+    pub(in crate::recover::apple) cases: Vec<(Ref, RouteKey)>,
 }
 
 /// The calls that set a flag or an item, wherever the variable or a binding of it is.
@@ -142,6 +174,13 @@ fn flag_call(used: Ref, flag: &Flag, values: &Values<'_>) -> Option<CallFact> {
 }
 
 fn set(site: Ref, flag: &Flag, value: Option<&Expr>, values: &Values<'_>) -> CallFact {
+    if let Some(value) = value.filter(|_| !flag.cases.is_empty()) {
+        let base = CallFact::new(flag.style, flag.verb, site, place_of(site, values));
+        let call = opens(base, value, false, values);
+        let case = case_of(value, values).and_then(|case| flag.cases.iter().find(|(of, _)| *of == case));
+        let target = case.map_or_else(|| flag.target.clone(), |(_, key)| TargetFact::Routes(vec![*key]));
+        return CallFact { target, form: if case.is_some() { Form::Typed } else { Form::Computed }, ..call };
+    }
     let argument = flag
         .item
         .as_ref()

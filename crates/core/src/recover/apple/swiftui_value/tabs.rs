@@ -11,7 +11,7 @@ use crate::recover::{
     TargetFact, code,
 };
 use crate::syntax::{Call, Id, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Def, Expr, Ref, Values};
 
 /// A tab and what selects it.
 struct Tab {
@@ -28,13 +28,37 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         else {
             continue;
         };
-        let tabs = tabs(Ref { file, id: content.value }, values);
+        let selection = call.args.iter().find(|arg| arg.name.as_deref() == Some("selection"));
+        let selection =
+            selection.and_then(|arg| variable_of(&Expr::new(Ref { file, id: arg.value }), values));
+        let chosen = selection.and_then(|variable| type_of(variable, values));
+        let tabs = tabs(Ref { file, id: content.value }, chosen, values);
         if !tabs.is_empty() {
-            let selection = call.args.iter().find(|arg| arg.name.as_deref() == Some("selection"));
-            let selection =
-                selection.and_then(|arg| variable_of(&Expr::new(Ref { file, id: arg.value }), values));
             declare(at, tabs, selection, values, facts);
         }
+    }
+}
+
+/// The enum that a selection is of.
+fn type_of(variable: Ref, values: &Values<'_>) -> Option<Ref> {
+    let declared = values.tree(variable).variable(variable.id)?;
+    match &declared.ty {
+        Some(ty) => values.named_type(variable, ty)?.class,
+        None => values.type_of(&Expr::new(Ref { file: variable.file, id: declared.init? }))?.class,
+    }
+}
+
+/// The case that a tab's value is: what has no owner is one of the selection's.
+fn tab_case(value: &Expr, chosen: Option<Ref>, values: &Values<'_>) -> Option<Ref> {
+    let implied = match values.kind(value.at) {
+        Kind::Member(member) if matches!(values.kind(value.with(member.of).at), Kind::Implied) => {
+            &member.name
+        }
+        _ => return case_of(value, values),
+    };
+    match values.member_of_class(chosen?, implied)? {
+        Def::Class(case) => Some(case),
+        _ => None,
     }
 }
 
@@ -63,7 +87,7 @@ fn is_paged(at: Ref, values: &Values<'_>) -> bool {
     false
 }
 
-fn tabs(content: Ref, values: &Values<'_>) -> Vec<Tab> {
+fn tabs(content: Ref, chosen: Option<Ref>, values: &Values<'_>) -> Vec<Tab> {
     let tree = values.tree(content);
     let Kind::Lambda { body, .. } = tree.kind(content.id) else { return Vec::new() };
     let mut items = vec![*body];
@@ -83,14 +107,14 @@ fn tabs(content: Ref, values: &Values<'_>) -> Vec<Tab> {
                     _ => None,
                 }));
             }
-            _ => found.extend(tab(Ref { file: content.file, id }, values)),
+            _ => found.extend(tab(Ref { file: content.file, id }, chosen, values)),
         }
     }
     found
 }
 
 /// `Tab("Shelf", value: .shelf) { … }`, `ShelfView().tag(Tab.shelf)`, or a view with neither.
-fn tab(at: Ref, values: &Values<'_>) -> Option<Tab> {
+fn tab(at: Ref, chosen: Option<Ref>, values: &Values<'_>) -> Option<Tab> {
     let tree = values.tree(at);
     let call = tree.call(at.id)?;
     if code::callee_name(at, values) == "Tab" && tree.receiver(call).is_none() {
@@ -100,7 +124,7 @@ fn tab(at: Ref, values: &Values<'_>) -> Option<Tab> {
         return make(
             at,
             Ref { file: at.file, id: content.value },
-            value,
+            (value, chosen),
             code::callee_at(at, values),
             values,
         );
@@ -108,14 +132,20 @@ fn tab(at: Ref, values: &Values<'_>) -> Option<Tab> {
     let tag = modifier(at, "tag", values);
     let place = tag.map_or_else(|| code::callee_at(at, values), |(at, _)| code::callee_at(at, values));
     let value = tag.and_then(|(_, call)| call.args.first()).map(|arg| arg.value);
-    make(at, at, value, place, values)
+    make(at, at, (value, chosen), place, values)
 }
 
-fn make(at: Ref, content: Ref, value: Option<Id>, place: At, values: &Values<'_>) -> Option<Tab> {
+fn make(
+    at: Ref,
+    content: Ref,
+    (value, chosen): (Option<Id>, Option<Ref>),
+    place: At,
+    values: &Values<'_>,
+) -> Option<Tab> {
     let views = shown(&Expr::new(content), values);
     let first = views.first()?;
     let value = value.map(|id| Expr::new(Ref { file: at.file, id }));
-    let case = value.as_ref().and_then(|value| case_of(value, values));
+    let case = value.as_ref().and_then(|value| tab_case(value, chosen, values));
     let text = || value.as_ref().and_then(|value| values.plain_text(value));
     let number = || {
         value.as_ref().and_then(|value| match values.kind(value.at) {
