@@ -28,6 +28,11 @@ const FILLERS: &[Filler] = &[
         text: plain_script,
     },
     Filler {
+        extension: "swift",
+        path: |copy, number| format!("app{copy}/Plain/Plain{number}.swift"),
+        text: plain_swift,
+    },
+    Filler {
         extension: "kt",
         path: |copy, number| {
             format!("app{copy}/src/main/java/org/borrowbarn/app{copy}/plain/Plain{number}.kt")
@@ -88,7 +93,7 @@ fn has_extension(path: &Path, wanted: &str) -> bool {
 }
 
 fn is_code(path: &Path) -> bool {
-    ["dart", "java", "js", "kt", "ts", "tsx"].iter().any(|extension| has_extension(path, extension))
+    ["dart", "java", "js", "kt", "swift", "ts", "tsx"].iter().any(|extension| has_extension(path, extension))
 }
 
 /// A copy's names: modules, packages, graphs, layouts and addresses of its own.
@@ -106,13 +111,24 @@ fn varied(text: &str, copy: usize) -> String {
         ("ActivityMain", format!("ActivityMain{copy}")),
         ("package:repairs", format!("package:repairs{copy}")),
         ("name: repairs", format!("name: repairs{copy}")),
+        ("Repairs", format!("Repairs{copy}")),
     ];
     let mut text = text.to_owned();
     for (from, to) in renamed {
         text = text.replace(from, &to);
     }
-    let of_dart = ["lib/", "packages/", "android/", "pubspec.yaml"];
-    if of_dart.iter().any(|start| text.starts_with(start)) && !text.contains('\n') {
+    let whole = [
+        "lib/",
+        "packages/",
+        "android/",
+        "pubspec.yaml",
+        "App/",
+        "Desk/",
+        "Packages/",
+        "BorrowbarnTests/",
+        "project.yml",
+    ];
+    if whole.iter().any(|start| text.starts_with(start)) && !text.contains('\n') {
         return format!("app{copy}/{text}");
     }
     let modules = ["app", "loans", "old"];
@@ -138,6 +154,25 @@ fn plain_script(_copy: usize, number: usize) -> String {
              return kept.map((value) => ({{ ...value, weight: value.weight + limit }}));\n}}\n"
         ));
     }
+    text
+}
+
+/// The same in Swift.
+fn plain_swift(_copy: usize, number: usize) -> String {
+    let mut text = format!(
+        "import Foundation\n\n/// Keeps counts of tools on shelf {number}.\n\
+         final class Plain{number} {{\n    private let limit: Int\n    private var counts: [String: Int] = [:]\n\n    \
+         init(limit: Int) {{\n        self.limit = limit\n    }}\n"
+    );
+    for method in 0..12 {
+        text.push_str(&format!(
+            "\n    func count{method}(_ name: String, by amount: Int = {method}) -> Int {{\n        \
+             let before = counts[name] ?? 0\n        let after = max(before + amount, limit * {number})\n        \
+             if after > before {{\n            counts[name] = after\n        }}\n        \
+             return counts.values.filter {{ $0 > {method} }}.reduce(0) {{ $0 + $1 * 2 }}\n    }}\n"
+        ));
+    }
+    text.push_str("}\n");
     text
 }
 

@@ -57,7 +57,8 @@ const TARGET: Style = Style::ComposeTyped;
 const SCREEN: &str = "LoanDetailFragment";
 
 /// The apps of other platforms, and the pages that are written of them.
-const OTHERS: &[(&str, &str)] = &[("flutter", "flutter.html"), ("react-native", "react-native.html")];
+const OTHERS: &[(&str, &str)] =
+    &[("flutter", "flutter.html"), ("react-native", "react-native.html"), ("apple", "apple.html")];
 
 fn heading(title: &str, command: &str, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let (strong, faint) = (look.strong(), look.faint());

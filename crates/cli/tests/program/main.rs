@@ -1,5 +1,6 @@
 //! The built program on real folders: what it prints, how it exits, what it makes of bad input.
 
+mod apple;
 mod bad_input;
 mod documents;
 mod looking;

@@ -1,18 +1,6 @@
 //! React Native: the demo as it is shipped, and workspaces as they are checked out.
 
-use crate::support::{App, demo, run, scanned};
-
-/// Findings of a rule as `file:line`.
-fn places(document: &serde_json::Value, rule: &str) -> Vec<String> {
-    let findings = document["findings"].as_array().expect("a list").iter();
-    let of_rule = findings.filter(|finding| finding["rule"] == rule);
-    of_rule
-        .map(|finding| {
-            let file = finding["at"]["file"].as_str().expect("a file");
-            format!("{}:{}", file.rsplit('/').next().unwrap_or(file), finding["at"]["line"])
-        })
-        .collect()
-}
+use crate::support::{App, demo, places, run, scanned};
 
 #[test]
 fn the_demos_slips_and_nothing_graver() {

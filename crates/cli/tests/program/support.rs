@@ -111,3 +111,15 @@ pub(crate) fn skipped(scan: &serde_json::Value, path: &str) -> String {
         .expect("a reason")
         .to_owned()
 }
+
+/// Findings of a rule as `file:line`.
+pub fn places(document: &serde_json::Value, rule: &str) -> Vec<String> {
+    let findings = document["findings"].as_array().expect("a list").iter();
+    let of_rule = findings.filter(|finding| finding["rule"] == rule);
+    of_rule
+        .map(|finding| {
+            let file = finding["at"]["file"].as_str().expect("a file");
+            format!("{}:{}", file.rsplit('/').next().unwrap_or(file), finding["at"]["line"])
+        })
+        .collect()
+}

@@ -22,7 +22,7 @@ pub fn toward(document: &Document, style: Style) -> Gaps {
         route.parameters.iter().for_each(|_| progress.arguments.count(done));
         route.deep_links.iter().for_each(|_| progress.deep_links.count(done));
         if !done {
-            gaps.extend(older_route(document, route));
+            gaps.extend(older_route(document, route, style));
         }
     }
     for call in document.calls.iter().filter(|call| counts(call) && is_of_platform(call.style, style)) {
@@ -79,7 +79,7 @@ fn module<'m, 'd>(
     })
 }
 
-fn older_route(document: &Document, route: &Route) -> Vec<Gap> {
+fn older_route(document: &Document, route: &Route, style: Style) -> Vec<Gap> {
     let gap = |kind, message| Gap {
         kind,
         old: Some(route.name.clone()),
@@ -88,7 +88,7 @@ fn older_route(document: &Document, route: &Route) -> Vec<Gap> {
         at: Some(route.at.clone()),
     };
     let still = format!("`{}` is still declared as {}", route.name, route.style);
-    let blocked = obstacles(document, route).into_iter().map(|why| gap(GapKind::Blocked, why));
+    let blocked = obstacles(document, route, style).into_iter().map(|why| gap(GapKind::Blocked, why));
     std::iter::once(gap(GapKind::OlderRoute, still)).chain(blocked).collect()
 }
 
@@ -104,7 +104,7 @@ fn older_call(call: &Call) -> Gap {
 }
 
 /// Why a route cannot simply be moved.
-fn obstacles(document: &Document, route: &Route) -> Vec<String> {
+fn obstacles(document: &Document, route: &Route, style: Style) -> Vec<String> {
     let mut why = Vec::new();
     let name = &route.name;
     let screen = route.screen.as_ref().and_then(|id| document.screens.iter().find(|screen| screen.id == *id));
@@ -114,7 +114,7 @@ fn obstacles(document: &Document, route: &Route) -> Vec<String> {
             "`{name}` is a window of its own{from_outside}: it has to become a screen of one first"
         ));
     }
-    for parameter in &route.parameters {
+    for parameter in route.parameters.iter().filter(|_| !style.carries_objects()) {
         if let Some(ty) = parameter.ty.as_deref().filter(|ty| is_own(ty)) {
             why.push(format!(
                 "`{name}` is handed a whole `{ty}` as `{}`: pass what identifies it, or say how it is written down",

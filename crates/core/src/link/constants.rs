@@ -57,7 +57,9 @@ fn letters(name: &str) -> String {
 /// Whether a name in full, or in part, is what it holds: `archive` of `ShelfArchive`.
 fn says_its_text(name: &str, text: &str) -> bool {
     let (name, text) = (letters(last(name)), letters(text));
-    name == text || (name.len() > 3 && text.ends_with(&name)) || (text.len() > 3 && name.starts_with(&text))
+    name == text
+        || (name.len() > 3 && (text.ends_with(&name) || text.starts_with(&name)))
+        || (text.len() > 3 && name.starts_with(&text))
 }
 
 /// `action_shelf_to_item` as generated code spells it.

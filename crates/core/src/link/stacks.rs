@@ -241,9 +241,9 @@ pub(super) fn find_stackless(
         }
         graph.missing_steps.push(MissingStep {
             what: "this push".to_owned(),
-            missing: "navigation controller around it".to_owned(),
+            missing: String::new(),
             effect: format!(
-                "`{}` is shown without one everywhere, and nothing happens",
+                "does nothing: `{}` is never shown in a navigation controller",
                 graph.screens[screens[0]].fact.name
             ),
             mend: "Put the screen into a navigation controller where it is shown.".to_owned(),

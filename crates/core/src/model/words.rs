@@ -151,6 +151,12 @@ impl Style {
         self.platform() == Platform::Apple
     }
 
+    /// Whether objects travel whole in it, without being written down.
+    #[must_use]
+    pub fn carries_objects(self) -> bool {
+        self.platform() == Platform::Apple
+    }
+
     /// What apps in this style are built for.
     #[must_use]
     pub fn platform(self) -> Platform {

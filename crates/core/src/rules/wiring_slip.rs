@@ -17,8 +17,11 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for step in &graph.missing_steps {
-        let message = format!("{} has no `{}`: {}", step.what, step.missing, step.effect);
-        sink.push(Report::new(step.at, &step.missing, message).help(step.mend.clone()));
+        let (message, subject) = match step.missing.as_str() {
+            "" => (format!("{} {}", step.what, step.effect), &step.what),
+            missing => (format!("{} has no `{missing}`: {}", step.what, step.effect), &step.missing),
+        };
+        sink.push(Report::new(step.at, subject, message).help(step.mend.clone()));
     }
 }
 

@@ -166,11 +166,15 @@ impl Values<'_> {
         let tree = self.tree(at);
         if class.kind == ClassKind::Entry && name == tree.idioms.case_text {
             let given = class.supers.first().and_then(|base| base.args.first());
-            if let Some(raw) = given.filter(|_| tree.idioms.cases_carry) {
-                return Some(self.eval_with(&Expr { at, env }.with(raw.value), fuel));
+            // A raw value is a constant that the case is the name of.
+            let held = tree.idioms.cases_carry.then_some(at);
+            if let Some(raw) = given.filter(|_| held.is_some()) {
+                let values = self.eval_with(&Expr { at, env }.with(raw.value), fuel).into_iter();
+                return Some(values.map(|value| named(value, &Def::Variable(at))).collect());
             }
             let shape = super::Shape::text(&class.name, false);
-            return Some(vec![Value { datum: Datum::Text(shape), form: Form::Computed, constant: None }]);
+            let form = if held.is_some() { Form::Constant } else { Form::Computed };
+            return Some(vec![Value { datum: Datum::Text(shape), form, constant: held }]);
         }
         let here = Expr { at, env };
         let own = class.members.iter().copied().find(|&id| match tree.kind(id) {

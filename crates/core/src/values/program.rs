@@ -400,6 +400,9 @@ impl Index {
                 let path = join(&class.name);
                 let simple = class.name.rsplit('.').next().unwrap_or_default();
                 self.extensions_by_name.entry(simple.into()).or_default().push(at);
+                for base in &class.supers {
+                    self.derived_by_name.entry(base.ty.simple().into()).or_default().push(at);
+                }
                 for &member in &class.members {
                     match tree.kind(member) {
                         Kind::Class(_) => self.declare(file, tree, member, &path),

@@ -9,7 +9,7 @@ use super::{SPEAKS, is_ours};
 use crate::model::{ScreenKind, Via};
 use crate::recover::{At, Facts, ParameterFact, ReadFact, ScreenFact, StyleRecoverer};
 use crate::syntax::{ClassKind, Kind, Variable};
-use crate::values::{Ref, Values};
+use crate::values::{Expr, Ref, Values};
 
 /// The platform's controllers that only hold others.
 pub(super) const CONTAINERS: &[&str] =
@@ -136,7 +136,11 @@ fn is_set_from_outside(property: Ref, values: &Values<'_>) -> bool {
 }
 
 fn fact(file: u32, variable: &Variable, values: &Values<'_>) -> ParameterFact {
-    let written = variable.ty.as_ref().map(|ty| written_type(file, ty, values));
+    let inferred = || {
+        let init = variable.init.map(|id| Expr::new(Ref { file, id }))?;
+        values.type_of(&init).map(|ty| ty.name.to_string())
+    };
+    let written = variable.ty.as_ref().map(|ty| written_type(file, ty, values)).or_else(inferred);
     ParameterFact {
         name: variable.name.to_string(),
         // What is unwrapped where it is used must have been set.

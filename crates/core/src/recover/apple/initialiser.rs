@@ -124,7 +124,10 @@ fn of_properties(class: Ref, declared: &Class, values: &Values<'_>) -> Vec<Taken
             let nullable = ty.is_some_and(|ty| ty.nullable);
             let fact = ParameterFact {
                 name: variable.name.to_string(),
-                ty: ty.map(|ty| written_type(class.file, ty, values)),
+                ty: ty.map(|ty| written_type(class.file, ty, values)).or_else(|| {
+                    let init = variable.init.map(|id| Expr::new(Ref { file: class.file, id }))?;
+                    values.type_of(&init).map(|ty| ty.name.to_string())
+                }),
                 required: variable.init.is_none() && !(nullable && variable.mutable),
                 nullable,
                 default: variable.init.map(|id| values.written(Ref { file: class.file, id })),

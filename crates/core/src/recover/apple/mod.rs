@@ -39,3 +39,5 @@ fn is_ours(file: u32, values: &Values<'_>) -> bool {
 
 #[cfg(test)]
 mod swiftui_tests;
+#[cfg(test)]
+mod uikit_tests;

@@ -130,7 +130,7 @@ pub struct PushFact {
 pub struct MissingStep {
     /// What does nothing, or fails, without the step.
     pub what: String,
-    /// What is missing.
+    /// The step that is missing; empty where it is done, and in the wrong place.
     pub missing: String,
     /// What comes of it.
     pub effect: String,

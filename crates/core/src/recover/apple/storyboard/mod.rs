@@ -57,7 +57,7 @@ fn declare(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts)
         sight: Sight::Inside,
         ..ContainerFact::new(board.key)
     });
-    let tabs = tabs_of(boards, own);
+    let tabs: Vec<_> = (0..boards.len()).flat_map(|board| tabs_of(boards, board)).collect();
     for (place, scene) in board.scenes.iter().enumerate() {
         let (SceneKind::Content, Some(name)) = (&scene.kind, scene.name()) else { continue };
         let class = scene.declared(values);

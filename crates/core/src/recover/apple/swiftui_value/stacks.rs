@@ -99,9 +99,9 @@ fn titles(stack: Ref, values: &Values<'_>, facts: &mut Facts) {
         let name = code::callee_name(at, values);
         if matches!(name, "navigationTitle" | "navigationBarTitle") && !is_in_another(stack, values) {
             facts.missing_steps.push(MissingStep {
-                what: "the title of this stack".to_owned(),
-                missing: "view that shows it".to_owned(),
-                effect: "it is set on the container, and the bar of what is inside stays empty".to_owned(),
+                what: "this title".to_owned(),
+                missing: String::new(),
+                effect: "is set on the stack, and the bar of the view in it stays empty".to_owned(),
                 mend: "Set it on the view inside the stack.".to_owned(),
                 at: code::callee_at(at, values),
             });

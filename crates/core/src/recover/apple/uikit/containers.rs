@@ -3,7 +3,7 @@
 
 use super::super::controllers::is_tabs;
 use super::super::pages::{What, list_set, page, tabs_in};
-use super::super::scenes::{boards, identified};
+use super::super::scenes::{boards, identified, tabs_of};
 use super::{STYLE, name_of, route};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::apple::pages::{board_of, initial_of};
@@ -107,11 +107,18 @@ fn selects(used: Ref, name: &str, values: &Values<'_>) -> Option<CallFact> {
         ..CallFact::new(STYLE, Verb::Tab, site, At { file: used.file, span })
     };
     let given = Expr::new(Ref { file: used.file, id: *value });
+    let place = if name == "selectedIndex" { number(&given, values) } else { None };
     let chosen = match name {
         "selectedViewController" => Some(given),
-        _ => number(&given, values).and_then(|place| elements(owner, values)?.into_iter().nth(place)),
+        _ => place.and_then(|place| elements(owner, values)?.into_iter().nth(place)),
     };
-    let Some(chosen) = chosen else { return Some(CallFact { target: TargetFact::Unknown, ..base }) };
+    let Some(chosen) = chosen else {
+        let drawn = place.and_then(|place| drawn_tab(place, values));
+        return Some(match drawn {
+            Some(target) => CallFact { style: Style::Storyboard, target, ..base },
+            None => CallFact { target: TargetFact::Unknown, ..base },
+        });
+    };
     let found = page(&chosen, values);
     Some(match &found.what {
         What::Class(class) | What::View(class) => CallFact {
@@ -124,6 +131,15 @@ fn selects(used: Ref, name: &str, values: &Values<'_>) -> Option<CallFact> {
             None => CallFact { target: TargetFact::Unknown, ..base },
         },
     })
+}
+
+/// A tab of the only bar that storyboards draw.
+fn drawn_tab(place: usize, values: &Values<'_>) -> Option<TargetFact> {
+    let boards = boards(values);
+    let bars = boards.iter().flat_map(|board| &board.scenes).filter(|scene| scene.tabs).count();
+    let drawn = (0..boards.len()).map(|board| tabs_of(&boards, board)).find(|tabs| !tabs.is_empty());
+    let (board, scene) = *drawn.filter(|_| bars == 1)?.get(place)?;
+    Some(TargetFact::Routes(vec![boards[board].scenes[scene].key()]))
 }
 
 fn number(expr: &Expr, values: &Values<'_>) -> Option<usize> {

@@ -57,9 +57,9 @@ fn sent(site: Ref, action: &Expr, values: &Values<'_>, facts: &mut Facts) {
     if !answered {
         let at = code::callee_at(site, values);
         facts.missing_steps.push(MissingStep {
-            what: format!("the action `{name}`, sent up to whoever answers it,"),
-            missing: "answer".to_owned(),
-            effect: "no class implements it, and nothing happens".to_owned(),
+            what: format!("the action `{name}`"),
+            missing: String::new(),
+            effect: "is sent up to whoever answers it, and no class does: nothing happens".to_owned(),
             mend: format!("Implement `{name}` in a controller further up, or in the app's delegate."),
             at,
         });

@@ -5,7 +5,7 @@ use super::super::scenes::boards;
 use super::{route, shows};
 use crate::model::{RouteKind, Style, Verb};
 use crate::recover::apple::pages::initial_of;
-use crate::recover::{At, Facts, RedirectFact, RouteFact, TargetFact};
+use crate::recover::{At, Facts, RedirectFact, RouteFact, TargetFact, code};
 use crate::syntax::{Kind, Parameter};
 use crate::values::{Expr, Ref, Values};
 
@@ -22,11 +22,21 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         let site = Ref { file, id: outer };
         let given = Expr::new(Ref { file, id: *value });
-        if starts(site, 0, values) {
-            start(&given, values, facts);
-        } else {
-            let span = tree.last_name(used.id).map_or(tree.span(used.id), |(_, span)| span);
-            let made = shows(site, At { file, span }, Verb::Reset, &given, values, facts);
+        // What is handed in is said where it is handed over.
+        for said in values.sites(site, *value) {
+            let given = Expr { env: said.env.clone(), ..given.clone() };
+            if starts(said.at, 0, values) {
+                start(&given, values, facts);
+                continue;
+            }
+            let at = match said.at == site {
+                true => {
+                    let span = tree.last_name(used.id).map_or(tree.span(used.id), |(_, span)| span);
+                    At { file, span }
+                }
+                false => code::callee_at(said.at, values),
+            };
+            let made = shows(said.at, at, Verb::Reset, &given, values, facts);
             facts.calls.extend(made);
         }
     }

@@ -17,9 +17,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let path = path.strip_prefix("this.").unwrap_or(&path);
         if path == "navigationController.navigationItem" {
             facts.missing_steps.push(MissingStep {
-                what: "the title that is set on the navigation controller".to_owned(),
-                missing: "page that shows it".to_owned(),
-                effect: "the bar shows the item of the page, and stays empty".to_owned(),
+                what: "this title".to_owned(),
+                missing: String::new(),
+                effect: "is set on the navigation controller, whose bar shows the page's own and stays empty"
+                    .to_owned(),
                 mend: "Set `title`, or `navigationItem.title`, of the page itself.".to_owned(),
                 at: place(used, values),
             });
