@@ -382,3 +382,149 @@ struct HelpView: View { var body: some View { Text("") } }
         ",
     );
 }
+
+/// What every fixture of findings stands on: an app whose shelf is a stack with a root that registers.
+const SHELF: &str = r#"
+//- App/BarnApp.swift
+import SwiftUI
+@main
+struct BarnApp: App { var body: some Scene { WindowGroup { MainView() } } }
+struct MainView: View {
+    @State private var path: [Item] = []
+    @State private var opens = false
+    var body: some View {
+        NavigationStack(path: $path) {
+            ShelfView(opens: $opens)
+                .navigationDestination(for: Item.self) { item in ItemView(item: item) }
+        }
+        .sheet(isPresented: $opens) { NavigationStack { FormView() } }
+    }
+}
+struct Item: Hashable { let id: Int; let note: String? }
+struct Part: Hashable { let id: Int }
+"#;
+
+#[test]
+fn what_a_stack_can_see() {
+    use crate::rules::testing::judged;
+    let views = |marks: &str| {
+        format!(
+            "{SHELF}//- App/Views.swift\nimport SwiftUI\nstruct PartView: View {{ let part: Part; var body: some View {{ Text(\"\\(part.id)\") }} }}\n{marks}"
+        )
+    };
+    judged(
+        "out-of-scope-route",
+        &views(
+            r#"
+struct ShelfView: View {
+    @Binding var opens: Bool
+    var body: some View {
+        NavigationLink("Item", value: Item(id: 1, note: nil))
+        NavigationLink("Part", value: Part(id: 1))
+        ^^^^^^^^^^^^^^ out-of-scope-route: it is registered on a view that is opened later
+        Button("Form") { opens = true }
+    }
+}
+struct ItemView: View {
+    let item: Item
+    var body: some View {
+        NavigationLink("Part", value: Part(id: item.id))
+        NavigationLink("Item", value: item)
+            .navigationDestination(for: Part.self) { part in PartView(part: part) }
+    }
+}
+struct FormView: View {
+    var body: some View {
+        NavigationLink("Item", value: Item(id: 2, note: nil))
+        ^^^^^^^^^^^^^^ out-of-scope-route: it is registered in another stack
+        ItemRow()
+    }
+}
+struct ItemRow: View { var body: some View { Text("a row") } }
+"#,
+        ),
+    );
+    judged(
+        "undeclared-route",
+        &views(
+            r#"
+struct ShelfView: View {
+    @Binding var opens: Bool
+    let found: Item?
+    @State private var other: [Part] = []
+    var body: some View {
+        NavigationLink("Found", value: found)
+        NavigationLink("Part", value: Part(id: 1))
+        ^^^^^^^^^^^^^^ undeclared-route: `Part`
+        Button("Mine") { other.append(Part(id: 2)); other.removeLast(5) }
+    }
+}
+struct ItemView: View { let item: Item; var body: some View { Text("\(item.id)") } }
+struct FormView: View { var body: some View { Text("") } }
+"#,
+        ),
+    );
+    judged(
+        "duplicate-route",
+        &views(
+            r#"
+struct ShelfView: View { @Binding var opens: Bool; var body: some View { NavigationLink("Item", value: Item(id: 1, note: nil)) } }
+struct ItemView: View {
+    let item: Item
+    var body: some View {
+        Text("\(item.id)")
+            .navigationDestination(for: Item.self) { item in PartView(part: Part(id: item.id)) }
+             ^^^^^^^^^^^^^^^^^^^^^ duplicate-route: `Item`
+    }
+}
+struct FormView: View {
+    var body: some View {
+        NavigationLink("Item", value: Item(id: 1, note: nil))
+            .navigationDestination(for: Item.self) { item in PartView(part: Part(id: item.id)) }
+    }
+}
+"#,
+        ),
+    );
+}
+
+#[test]
+fn steps_back_and_titles() {
+    use crate::rules::testing::judged;
+    let app = r#"
+//- App/BarnApp.swift
+import SwiftUI
+@main
+struct BarnApp: App { @State private var path = NavigationPath()
+    var body: some Scene { WindowGroup {
+        NavigationStack(path: $path) { ShelfView(path: $path).navigationTitle("Shelf") }
+            .navigationTitle("Barn")
+             ^^^^^^^^^^^^^^^ wiring-slip: this title is set on the stack
+    } }
+}
+struct ShelfView: View {
+    @Binding var path: NavigationPath
+    var body: some View {
+        Button("Item") { path.append(1) }
+        Text("").navigationDestination(for: Int.self) { id in ItemView(id: id, path: $path) }
+    }
+}
+struct ItemView: View {
+    let id: Int
+    @Binding var path: NavigationPath
+    var body: some View {
+        Button("\(id)") { path.removeLast() }
+        Button("Two") { path.removeLast(2) }
+        Button("All") { path.removeLast(path.count) }
+    }
+}
+"#;
+    judged("wiring-slip", app);
+    judged(
+        "back-too-far",
+        &app.replace("             ^^^^^^^^^^^^^^^ wiring-slip: this title is set on the stack\n", "").replace(
+            "        Button(\"All\")",
+            "                             ^^^^^^^^^^ back-too-far: 2 steps back\n        Button(\"All\")",
+        ),
+    );
+}
