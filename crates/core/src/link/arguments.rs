@@ -53,6 +53,24 @@ pub(super) fn name(graph: &mut Graph<'_>) {
     }
 }
 
+/// Where a route could be given anything that its screen has, it takes what it is given.
+pub(super) fn keep_passed(set_outside: &[(String, String)], graph: &mut Graph<'_>) {
+    for route in 0..graph.routes.len() {
+        if !graph.routes[route].fact.parameters_as_passed {
+            continue;
+        }
+        let name = graph.routes[route].fact.name.clone();
+        let set = set_outside.iter().filter(|(of, _)| *of == name).map(|(_, property)| property.clone());
+        let passed: Vec<String> = graph
+            .calls_to(route)
+            .flat_map(|call| &call.arguments)
+            .map(|argument| argument.name.clone())
+            .chain(set)
+            .collect();
+        graph.routes[route].parameters.retain(|parameter| passed.contains(&parameter.name));
+    }
+}
+
 /// A route's parameters as one action leaves them: what it supplies need not be passed.
 pub(crate) fn parameters_of(graph: &Graph<'_>, action: Option<usize>, route: usize) -> Vec<Parameter> {
     let mut parameters = graph.routes[route].parameters.clone();

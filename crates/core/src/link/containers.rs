@@ -6,11 +6,31 @@ use super::nearest::nearest;
 use super::owners::Owners;
 use super::shadows;
 use crate::recover::{
-    ActionFact, CallFact, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact, Shows, Sight,
-    TargetFact, UsedFact,
+    ActionFact, CallFact, ChosenStart, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact,
+    Shows, Sight, StartFact, TargetFact, UsedFact,
 };
 use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
+
+/// Gives containers the starts that are said apart from them, and else, where that is so, their first
+/// route's.
+pub(super) fn choose_starts(
+    containers: &mut [ContainerFact],
+    chosen: Vec<ChosenStart>,
+    routes: &[RouteFact],
+) {
+    for choice in chosen {
+        if let Some(container) = containers.iter_mut().find(|container| container.key == choice.container) {
+            container.starts.push(choice.start);
+        }
+    }
+    for container in containers.iter_mut().filter(|c| c.first_is_start && c.starts.is_empty()) {
+        let own = routes.iter().filter(|route| route.container == Some(container.key));
+        let first = own.min_by_key(|route| (route.order, route.at));
+        container.starts.extend(first.map(StartFact::first));
+        container.open_start = container.starts.is_empty();
+    }
+}
 
 /// Adds containers, joins included ones, and finds who shows which.
 pub(super) fn add(
@@ -227,6 +247,7 @@ pub(super) fn add_routes(
             fact,
         });
     }
+    find_empty(graph);
     stand_where_shown(graph);
     find_duplicates(graph);
     graph.index_names();
@@ -234,6 +255,17 @@ pub(super) fn add_routes(
     find_starts(graph);
     graph.namespaces = namespaces(values);
     graph.classes = values.program().classes().map(|class| values.program().path(class).to_owned()).collect();
+}
+
+/// Containers that are of no use with nothing in them, and have nothing.
+fn find_empty(graph: &mut Graph<'_>) {
+    let held: FxHashSet<usize> = graph.routes.iter().filter_map(|route| route.container).collect();
+    for container in 0..graph.containers.len() {
+        let fact = &graph.containers[container].fact;
+        if fact.must_hold && !held.contains(&container) {
+            graph.host_problems.push(HostProblem { what: Unwired::NothingIn, at: fact.key.0 });
+        }
+    }
 }
 
 /// A navigator that a screen shows stands in what the screen's routes stand in.

@@ -257,6 +257,8 @@ pub enum Unwired {
     EntryWithoutRoute(String),
     /// A layout names a screen that no file is.
     ScreenWithoutFile(String),
+    /// A manager that holds nothing.
+    NothingIn,
     /// A helper that registers destinations, and that no stack uses.
     NoStack(String),
 }

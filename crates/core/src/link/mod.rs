@@ -51,6 +51,8 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         nobodys,
         mut containers,
         looking_inside,
+        chosen,
+        set_outside,
         includes,
         actions,
         redirects,
@@ -88,6 +90,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
             container.sight = Sight::Anywhere;
         }
     }
+    containers::choose_starts(&mut containers, chosen, &routes);
     containers::add(containers, &includes, hosts, &inflates, &used, &owners, &mut graph);
     containers::add_routes(routes, &calls, &mut graph, values);
     stacks::stand(&unplaced, &owners, &mut graph);
@@ -117,6 +120,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     graph.index_uses();
     screens::mark_whole_bags(&whole_bags, &owners, &mut graph);
     arguments::name(&mut graph);
+    arguments::keep_passed(&set_outside, &mut graph);
     arguments::declare_from_bags(bags, &owners, &mut graph, values);
     arguments::declare_from_reads(&mut graph);
     results::find_routes(&mut graph);

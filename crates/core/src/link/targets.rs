@@ -70,6 +70,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         TargetFact::Class(class) => by_class(*class, &fact, graph),
         TargetFact::Values(types) => merge(types.iter().map(|ty| by_value(ty, &view, &screens, graph))),
         TargetFact::Routes(keys) => by_key(keys, fact.style, graph),
+        TargetFact::Beside(places) => beside(*places, &view, graph),
     };
     let arguments = resolved.filled.iter().map(|(name, written, ty)| Argument {
         name: name.clone(),
@@ -464,6 +465,25 @@ fn by_value(ty: &ValueType, view: &View, screens: &[usize], graph: &Graph<'_>) -
             Resolved::undeclared(&format!("{}{mark}", ty.name))
         }
         Opened::OutOfSight(found, reason) => Resolved { out_of_scope: Some(reason), ..Resolved::to(found) },
+    }
+}
+
+/// What stands so many places behind the caller's routes, each in its own container.
+fn beside(places: i32, view: &View, graph: &Graph<'_>) -> Resolved {
+    let mut found = Vec::new();
+    for &route in &view.standing {
+        let Some(container) = graph.routes[route].container else { continue };
+        let mut all: Vec<usize> =
+            graph.routes_in(container).filter(|&r| graph.routes[r].loses_to.is_none()).collect();
+        all.sort_by_key(|&r| (graph.routes[r].fact.order, graph.routes[r].fact.at));
+        let Some(place) = all.iter().position(|&r| r == route) else { continue };
+        let count = i32::try_from(all.len()).unwrap_or(i32::MAX);
+        let next = (i32::try_from(place).unwrap_or_default() + places).rem_euclid(count.max(1));
+        found.extend(usize::try_from(next).ok().and_then(|next| all.get(next)).copied());
+    }
+    match found.is_empty() {
+        true => Resolved::status(CallStatus::Dynamic),
+        false => Resolved::to(found),
     }
 }
 

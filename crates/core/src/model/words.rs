@@ -89,6 +89,8 @@ words! {
         Uikit = "uikit",
         /// Scenes and segues of storyboards.
         Storyboard = "storyboard",
+        /// Screens of Kivy's screen managers.
+        KivyScreen = "kivy-screen",
     }
 }
 
@@ -106,6 +108,7 @@ impl Style {
                 | Self::FluxScene
                 | Self::FileRoute
                 | Self::Storyboard
+                | Self::KivyScreen
         )
     }
 
@@ -136,7 +139,7 @@ impl Style {
     /// Whether the first of several declarations of a name in one container takes its calls.
     #[must_use]
     pub fn first_of_a_name_counts(self) -> bool {
-        matches!(self, Self::StackComponent | Self::StackConfig | Self::FluxScene)
+        matches!(self, Self::StackComponent | Self::StackConfig | Self::FluxScene | Self::KivyScreen)
     }
 
     /// Whether code answers the addresses of an app, and opens what it likes for them.
@@ -172,6 +175,7 @@ impl Style {
                 Platform::ReactNative
             }
             Self::SwiftuiValue | Self::SwiftuiViewLink | Self::Uikit | Self::Storyboard => Platform::Apple,
+            Self::KivyScreen => Platform::Kivy,
         }
     }
 }

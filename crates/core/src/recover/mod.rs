@@ -11,17 +11,19 @@ mod code;
 mod constructor;
 mod facts;
 mod flutter;
+mod kivy;
 mod react_native;
 
 #[cfg(test)]
 pub(crate) mod testing;
 
 pub use facts::{
-    ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ContainerFact, ContainerKey,
-    Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact, Literal, MenuFact,
-    MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner, ParameterFact, PartFact,
-    PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey, ScreenFact, Shows, Sight, Slot,
-    StaleFact, Standing, StartFact, TargetFact, TypeNamed, UnfiledFact, UnplacedFact, UsedFact, ValueType,
+    ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ChosenStart, ContainerFact,
+    ContainerKey, Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact,
+    Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner,
+    ParameterFact, PartFact, PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey,
+    ScreenFact, Shows, Sight, Slot, StaleFact, Standing, StartFact, TargetFact, TypeNamed, UnfiledFact,
+    UnplacedFact, UsedFact, ValueType,
 };
 
 use crate::model::Style;
@@ -69,11 +71,12 @@ pub const STYLES: &[StyleRecoverer] = &[
     apple::controllers::RECOVERER,
     apple::uikit::RECOVERER,
     apple::storyboard::RECOVERER,
+    kivy::RECOVERER,
 ];
 
 /// What the platforms' own classes do.
 pub const LIBRARIES: &[Library] =
-    &[android::library::LIBRARY, flutter::library::LIBRARY, apple::library::LIBRARY];
+    &[android::library::LIBRARY, flutter::library::LIBRARY, apple::library::LIBRARY, kivy::library::LIBRARY];
 
 /// Runs every recoverer over one file.
 #[must_use]

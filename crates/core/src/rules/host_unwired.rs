@@ -38,6 +38,11 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                 format!("nothing shows the graph `{name}`: no host names it, no graph includes it"),
                 "Name it at a host, include it in another graph, or take it out.".to_owned(),
             ),
+            Unwired::NothingIn => (
+                "manager",
+                "nothing is ever put into this manager: it shows an empty window".to_owned(),
+                "Add its screens, or take it out.".to_owned(),
+            ),
             Unwired::NoStack(name) => (
                 name.as_str(),
                 format!("nothing uses `{name}`: the destinations that it registers are on no stack"),

@@ -26,11 +26,20 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let used = |screen: &usize| graph.screens[*screen].made || graph.screens[*screen].derived;
     explained.extend(graph.lost_screens().filter(used).flat_map(|screen| graph.opened_by(screen)));
     let mut known = reachable_from(graph, explained.clone());
+    let mut reported: Vec<usize> = Vec::new();
     for route in 0..graph.routes.len() {
         let called: Vec<_> = graph.calls_to(route).collect();
-        if called.is_empty() || known.contains(&route) {
+        // Those that only open each other are in it together.
+        let round = || {
+            let from_here = reachable_from(graph, vec![route]);
+            reported.iter().any(|other| {
+                from_here.contains(other) && reachable_from(graph, vec![*other]).contains(&route)
+            })
+        };
+        if called.is_empty() || (known.contains(&route) && !round()) {
             continue;
         }
+        reported.push(route);
         let fact = &graph.routes[route].fact;
         let message = format!("`{}` is opened only from where nobody can get", fact.name);
         let mut report = Report::new(fact.at, &fact.name, message);

@@ -50,6 +50,8 @@ const READERS: &[Reader] = &[
     ("build.gradle.kts", Tool::Gradle, gradle::read),
     ("Package.swift", Tool::SwiftPackage, nothing),
     ("package.json", Tool::Npm, package::read),
+    ("buildozer.spec", Tool::Project, nothing),
+    ("pyproject.toml", Tool::Project, nothing),
     ("project.yml", Tool::Project, nothing),
     ("pubspec.yaml", Tool::Pub, pubspec::read),
 ];

@@ -18,6 +18,10 @@ pub enum Language {
     },
     /// Swift source.
     Swift,
+    /// Python source.
+    Python,
+    /// A document of Kivy's own language.
+    Kv,
     /// A storyboard.
     Storyboard,
     /// A property list.
@@ -54,6 +58,8 @@ impl Language {
             "ts" | "mts" | "cts" => (!name.ends_with(".d.ts")).then_some(Self::Script { elements: false }),
             "tsx" | "jsx" | "js" | "mjs" | "cjs" => Some(Self::Script { elements: true }),
             "swift" => (name != "Package.swift").then_some(Self::Swift),
+            "py" => Some(Self::Python),
+            "kv" => Some(Self::Kv),
             "storyboard" => Some(Self::Storyboard),
             "plist" => Some(Self::PropertyList),
             "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
@@ -69,6 +75,7 @@ impl Language {
             Self::Kotlin | Self::Java | Self::Xml(_) => Platform::Android,
             Self::Dart => Platform::Flutter,
             Self::Script { .. } => Platform::ReactNative,
+            Self::Python | Self::Kv => Platform::Kivy,
             Self::Swift | Self::Storyboard | Self::PropertyList => Platform::Apple,
         }
     }
@@ -108,6 +115,14 @@ pub(super) fn is_test_source(path: &str) -> bool {
             |part: &str| matches!(part, "__tests__" | "__mocks__" | "e2e" | "__fixtures__" | ".storybook");
         let word = [".test.", ".spec.", ".stories.", ".e2e."].iter().any(|word| name.contains(word));
         return word || path.split('/').any(folder);
+    }
+    if path.ends_with(".py") || path.ends_with(".kv") {
+        let folder = |part: &str| matches!(part, "tests" | "test");
+        return path.rsplit('/').skip(1).any(folder)
+            || name.starts_with("test_")
+            || name.ends_with("_test.py")
+            || name == "conftest.py"
+            || name == "setup.py";
     }
     if path.ends_with(".swift") {
         let folder = |part: &str| part.ends_with("Tests") || part.ends_with("TestCase");

@@ -9,6 +9,12 @@ pub fn library_of(file: &SourceFile) -> Option<&str> {
     match file.language {
         Language::Dart => file.path.strip_suffix(".dart"),
         Language::Script { .. } => file.path.rsplit_once('.').map(|(path, _)| path),
+        Language::Python => {
+            let path = file.path.strip_suffix(".py")?;
+            Some(path.strip_suffix("/__init__").unwrap_or(path))
+        }
+        // Nobody imports it.
+        Language::Kv => Some(&file.path),
         _ => None,
     }
 }
@@ -114,9 +120,37 @@ impl SourceTree {
 
     /// Notes which libraries there are, once all files are.
     pub(super) fn note_scripts(mut self) -> Self {
-        let scripts = self.files.iter().filter(|file| matches!(file.language, Language::Script { .. }));
+        let script = |file: &&SourceFile| matches!(file.language, Language::Script { .. } | Language::Python);
+        let scripts = self.files.iter().filter(script);
         self.scripts = scripts.filter_map(library_of).map(str::to_owned).collect();
         self
+    }
+}
+
+impl SourceTree {
+    /// The library that a Python file means by a module's dotted name, if it is of the source
+    /// (docs.python.org, "The import system").
+    pub(crate) fn module_named(&self, file: &SourceFile, dotted: &str) -> Option<String> {
+        let mut folders: Vec<&str> = file.path.split('/').collect();
+        folders.pop();
+        let name = dotted.trim_start_matches('.');
+        let path = name.replace('.', "/");
+        let known = |path: String| self.scripts.contains(&path).then_some(path);
+        let under = |folders: &[&str]| {
+            let folder = folders.join("/");
+            known(if folder.is_empty() {
+                path.clone()
+            } else if path.is_empty() {
+                folder
+            } else {
+                format!("{folder}/{path}")
+            })
+        };
+        match dotted.len() - name.len() {
+            // Found from where the program starts: some folder around.
+            0 => (0..=folders.len()).find_map(|depth| under(&folders[..depth])),
+            up => under(&folders[..(folders.len() + 1).checked_sub(up)?]),
+        }
     }
 }
 

@@ -140,9 +140,10 @@ fn note(root: &Path, entry: &DirEntry, found: &mut Found) {
 /// Folders that hold what a build or a package manager made.
 fn wanted(entry: &DirEntry) -> bool {
     let made = match entry.file_name().to_str() {
-        Some("node_modules" | ".dart_tool" | ".gradle" | "Pods" | "Carthage" | "DerivedData" | ".build") => {
-            true
-        }
+        Some(
+            "node_modules" | ".dart_tool" | ".gradle" | "Pods" | "Carthage" | "DerivedData" | ".build"
+            | "__pycache__" | ".venv" | "venv" | "site-packages" | ".buildozer",
+        ) => true,
         Some("build" | "bin" | "out") => beside_build_file(entry.path()),
         _ => false,
     };

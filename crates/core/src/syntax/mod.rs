@@ -6,8 +6,10 @@ mod dart;
 mod idioms;
 mod java;
 mod kotlin;
+mod kv;
 mod markup;
 mod nodes;
+mod python;
 mod repair;
 mod script;
 mod swift;
@@ -15,6 +17,8 @@ mod tree;
 
 #[cfg(test)]
 mod dart_tests;
+#[cfg(test)]
+mod python_tests;
 #[cfg(test)]
 mod script_tests;
 #[cfg(test)]
@@ -71,6 +75,8 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
         Language::Java => java::parse(file.text.as_str()),
         Language::Script { elements } => script::parse(file.text.as_str(), elements),
         Language::Swift => swift::parse(file.text.as_str()),
+        Language::Python => python::parse(file.text.as_str()),
+        Language::Kv => kv::parse(file.text.as_str()),
         Language::Storyboard | Language::PropertyList | Language::Xml(_) => markup::parse(file.text.as_str()),
     };
     if let (Some(library), Body::Code(tree)) = (library_of(file), &mut body) {
@@ -106,8 +112,32 @@ pub(crate) fn text_entries(text: &str, name: &str) -> Vec<(String, String)> {
     inner.flatten().filter_map(|entry| Some((plain(entry.key?)?, plain(entry.value)?))).collect()
 }
 
+/// Puts libraries in the place of the modules that a Python or kv file names: what is imported by name
+/// is a module, or something in one.
+fn name_modules(tree: &mut Tree, library: &str, file: &SourceFile, sources: &SourceTree) {
+    for import in &mut tree.imports {
+        match (sources.module_named(file, &import.path), import.name.clone()) {
+            (Some(module), Some(name)) => {
+                *import = Import { path: module.into(), prefix: Some(name), ..Import::default() };
+            }
+            (Some(module), None) => import.path = module.into(),
+            (None, Some(_)) => {
+                if let Some((module, name)) = import.path.rsplit_once('.') {
+                    let module = sources.module_named(file, module).unwrap_or_else(|| module.to_owned());
+                    import.path = format!("{module}.{name}").into();
+                }
+            }
+            (None, None) => {}
+        }
+    }
+    tree.package = library.into();
+}
+
 /// Puts libraries in the place of the URIs by which a file writes them.
 fn name_libraries(tree: &mut Tree, library: &str, file: &SourceFile, sources: &SourceTree) {
+    if matches!(file.language, Language::Python | Language::Kv) {
+        return name_modules(tree, library, file, sources);
+    }
     for import in &mut tree.imports {
         import.path = match (&import.name, import.path.rsplit_once('.')) {
             // A name of another file, or of this one under another.
@@ -133,6 +163,8 @@ pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
         Language::Java => java::DECLARING,
         Language::Script { .. } => script::DECLARING,
         Language::Swift => swift::DECLARING,
+        Language::Python => python::DECLARING,
+        Language::Kv => kv::DECLARING,
         Language::Storyboard | Language::PropertyList | Language::Xml(_) => &[],
     }
 }

@@ -426,6 +426,15 @@ impl<'p> Values<'p> {
         Some(Ref { file: function.file, id })
     }
 
+    /// What a call passes for a parameter of the function that it runs.
+    #[must_use]
+    pub fn argument_for(&self, at: Ref, function: Ref, parameter: Ref) -> Option<Expr> {
+        let call = self.tree(at).call(at.id)?;
+        let for_it =
+            |arg: &&crate::syntax::Arg| self.parameter_for(at, arg.value, function) == Some(parameter);
+        call.args.iter().find(for_it).map(|arg| Expr::new(Ref { file: at.file, id: arg.value }))
+    }
+
     /// Every place where a parameter's name stands for it.
     #[must_use]
     pub fn uses_of_parameter(&self, parameter: Ref) -> Vec<Ref> {

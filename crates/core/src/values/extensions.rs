@@ -1,6 +1,7 @@
 //! What is added to a type where it is not declared (docs.swift.org, "Extensions").
 
 use super::{Def, Ref, Values};
+use crate::source::Language;
 use crate::syntax::{ClassKind, Kind, TypeName};
 
 impl Values<'_> {
@@ -8,11 +9,24 @@ impl Values<'_> {
     #[must_use]
     pub fn extended(&self, at: Ref) -> Option<Ref> {
         let class = self.class(at).filter(|class| class.kind == ClassKind::Extension)?;
-        self.class_named(at, &class.name)
+        self.class_named(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
+    }
+
+    /// A class that a document of kv names: any of that name, wherever it is declared
+    /// (kivy.org, "Factory object").
+    pub(super) fn class_by_bare_name(&self, at: Ref, name: &str) -> Option<Ref> {
+        let language = self.program.source(at.file).language;
+        matches!(language, Language::Kv | Language::Python).then_some(())?;
+        let found = self.program.classes_named(name).first().copied();
+        if found.is_none() {
+            self.program.ask_for_name(name);
+        }
+        found
     }
 
     /// What adds to a class, wherever it stands.
-    pub(super) fn extensions(&self, class: Ref) -> Vec<Ref> {
+    #[must_use]
+    pub fn extensions(&self, class: Ref) -> Vec<Ref> {
         let Some(declared) = self.class(class) else { return Vec::new() };
         let named = self.program.extensions_named(&declared.name).iter().copied();
         named.filter(|&more| self.extended(more) == Some(class)).collect()

@@ -112,7 +112,8 @@ impl<'p> Values<'p> {
     /// Whether a file's language takes in nothing that it does not name.
     #[must_use]
     pub fn imports_all_by_name(&self, file: u32) -> bool {
-        matches!(self.program.source(file).language, Language::Script { .. })
+        let language = self.program.source(file).language;
+        matches!(language, Language::Script { .. } | Language::Python | Language::Kv)
     }
 
     /// Asks the libraries in view that are not parsed for a name.

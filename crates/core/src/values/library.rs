@@ -32,6 +32,8 @@ pub struct Library {
     /// Functions whose closure gets what an argument holds: the function, the argument's label. Without
     /// a label, it gets each element of it.
     pub hands_on: &'static [(&'static str, &'static str)],
+    /// What stands for the one object of a class that derives from one of some bases.
+    pub singletons: &'static [(&'static str, &'static [&'static str])],
 }
 
 impl<'p> Values<'p> {
@@ -59,6 +61,15 @@ impl<'p> Values<'p> {
     pub(super) fn typed_member_bases(&self, at: Ref, name: &str) -> Option<fn(&str) -> bool> {
         let typed = self.libraries(at).flat_map(|library| library.typed);
         typed.into_iter().find(|(member, _)| *member == name).map(|(_, bases)| *bases)
+    }
+
+    /// The type of the one object that a name of the platform stands for.
+    pub(super) fn singleton_type(&self, at: Ref, name: &str) -> Option<Type> {
+        let known = self.libraries(at).flat_map(|library| library.singletons);
+        let (_, bases) = known.into_iter().find(|(known, _)| *known == name)?;
+        let mut found = bases.iter().flat_map(|base| self.program.derived(base)).copied();
+        let class = found.next()?;
+        Some(Type::of_class(&self.class(class)?.name, class))
     }
 
     /// The label of the argument whose value a function of the platform hands its closure.

@@ -56,6 +56,10 @@ impl<'p> Values<'p> {
             None if name.starts_with(char::is_uppercase) && !self.imports_all_by_name(at.file) => {
                 self.program.ask_for_name(name);
             }
+            None if name.starts_with(char::is_uppercase) => {
+                self.ask_libraries(at.file, name);
+                return self.class_by_bare_name(at, name).map(Def::Class);
+            }
             None => self.ask_libraries(at.file, name),
             Some(Def::External(path)) if library_of(self.program.source(at.file)).is_none() => {
                 self.program.ask_for_name(path.rsplit('.').next().unwrap_or(name));

@@ -156,7 +156,9 @@ impl<'p> Values<'p> {
             Some(Def::It(lambda)) => self.type_of_handed(lambda, expr, fuel),
             Some(Def::External(_)) | None => {
                 let (name, _) = self.tree(expr.at).last_name(expr.at.id)?;
-                if let Some(ty) = self.type_of_sequence(expr, fuel) {
+                if let Some(ty) =
+                    self.type_of_sequence(expr, fuel).or_else(|| self.singleton_type(expr.at, name))
+                {
                     return Some(ty);
                 }
                 if let Some(ty) = self.type_of_typed_member(expr, name) {
@@ -287,6 +289,9 @@ impl<'p> Values<'p> {
         let receiver = tree.receiver(call);
         if let Some(scope) = tree.scope(call) {
             return self.type_of_scope(expr, call, scope, fuel);
+        }
+        if let Some(ty) = self.singleton_type(expr.at, name) {
+            return Some(ty);
         }
         if let Some(ty) = receiver.and_then(|of| self.type_of_factory(expr, of, name)) {
             return Some(ty);

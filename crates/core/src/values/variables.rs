@@ -74,6 +74,12 @@ impl Values<'_> {
         }
     }
 
+    /// The values that a variable is set to after its declaration, in the file that holds it.
+    #[must_use]
+    pub fn set_values(&self, at: Ref, name: &str) -> Vec<Expr> {
+        self.assignments(at, name).into_iter().map(|id| Expr::new(Ref { file: at.file, id })).collect()
+    }
+
     /// The values assigned to a variable after its declaration, in the scope that holds it.
     fn assignments(&self, at: Ref, name: &str) -> Vec<Id> {
         let tree = self.tree(at);

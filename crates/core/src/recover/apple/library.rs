@@ -49,4 +49,5 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("popover", "item"),
         ("sheet", "item"),
     ],
+    singletons: &[],
 };

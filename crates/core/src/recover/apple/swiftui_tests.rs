@@ -522,9 +522,10 @@ struct ItemView: View {
     judged("wiring-slip", app);
     judged(
         "back-too-far",
-        &app.replace("             ^^^^^^^^^^^^^^^ wiring-slip: this title is set on the stack\n", "").replace(
-            "        Button(\"All\")",
-            "                             ^^^^^^^^^^ back-too-far: 2 steps back\n        Button(\"All\")",
-        ),
+        &app.replace("             ^^^^^^^^^^^^^^^ wiring-slip: this title is set on the stack\n", "")
+            .replace(
+                "        Button(\"All\")",
+                "                             ^^^^^^^^^^ back-too-far: 2 steps back\n        Button(\"All\")",
+            ),
     );
 }

@@ -71,6 +71,8 @@ pub enum TargetFact {
     Values(Vec<ValueType>),
     /// Routes that are known themselves.
     Routes(Vec<RouteKey>),
+    /// So many places behind the caller's own route, in the order of their container.
+    Beside(i32),
     /// A screen by its class.
     Class(Ref),
     /// Out of the app.

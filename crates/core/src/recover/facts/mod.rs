@@ -10,9 +10,9 @@ pub use calls::{
     ArgumentFact, BagFact, CallFact, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact, ValueType,
 };
 pub use routes::{
-    ActionFact, AddressFact, AnswerFact, ContainerFact, ContainerKey, IncludeFact, LinkFact, OriginFact,
-    Owner, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact,
-    TypeNamed, UnplacedFact,
+    ActionFact, AddressFact, AnswerFact, ChosenStart, ContainerFact, ContainerKey, IncludeFact, LinkFact,
+    OriginFact, Owner, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing,
+    StartFact, TypeNamed, UnplacedFact,
 };
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
@@ -51,6 +51,10 @@ facts! {
     routes: RouteFact,
     /// What routes stand in: graphs, hosts, navigators.
     containers: ContainerFact,
+    /// What is set on a screen from outside, by the name of its route.
+    set_outside: (String, String),
+    /// Starts that are chosen apart from their containers.
+    chosen: ChosenStart,
     /// Graphs put into others.
     includes: IncludeFact,
     /// Named ways from one route to another.

@@ -41,6 +41,8 @@ pub struct RouteFact {
     pub only_if_opened: bool,
     /// What its screen takes out are parameters as well.
     pub parameters_from_reads: bool,
+    /// Only those of its parameters count that some call passes.
+    pub parameters_as_passed: bool,
     /// What is taken out of the whole declaration is all that is ever taken out.
     pub closed: bool,
     /// The class it is registered by, for typed routes.
@@ -83,6 +85,7 @@ impl RouteFact {
             has_address: false,
             only_if_opened: false,
             parameters_from_reads: false,
+            parameters_as_passed: false,
             closed: false,
             class: None,
             registers: None,
@@ -194,6 +197,10 @@ pub struct ContainerFact {
     pub stands_where_shown: bool,
     /// More routes may be declared in it than are known.
     pub open: bool,
+    /// Without a start that is said, the route that stands first in it is its start.
+    pub first_is_start: bool,
+    /// It is of no use with nothing in it.
+    pub must_hold: bool,
 }
 
 impl ContainerFact {
@@ -218,6 +225,8 @@ impl ContainerFact {
             no_fallback: None,
             stands_where_shown: false,
             open: false,
+            first_is_start: false,
+            must_hold: false,
         }
     }
 }
@@ -260,6 +269,15 @@ impl StartFact {
     pub fn first(route: &RouteFact) -> Self {
         Self::new(route.name.clone(), route.at)
     }
+}
+
+/// What a container shows first, said apart from it.
+#[derive(Debug)]
+pub struct ChosenStart {
+    /// The container.
+    pub container: ContainerKey,
+    /// What it shows first.
+    pub start: StartFact,
 }
 
 /// A graph put into another.

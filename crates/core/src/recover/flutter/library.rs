@@ -28,4 +28,5 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     texts: &[],
     plain: &[],
     hands_on: &[],
+    singletons: &[],
 };

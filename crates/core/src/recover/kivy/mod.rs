@@ -1,0 +1,52 @@
+//! Kivy: screens of screen managers, in Python and in kv (kivy.org, "Screen Manager", "Kivy Language").
+
+mod adds;
+mod arguments;
+mod managers;
+mod properties;
+mod screens;
+mod switches;
+mod wiring;
+
+pub(super) mod library;
+
+#[cfg(test)]
+mod tests;
+
+use crate::model::Style;
+use crate::recover::{Facts, StyleRecoverer};
+use crate::source::Language;
+use crate::values::Values;
+
+const STYLE: Style = Style::KivyScreen;
+
+/// What Kivy apps are written in.
+const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::Python | Language::Kv);
+
+pub(super) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(STYLE),
+    speaks: SPEAKS,
+    words: &[
+        "ScreenManager",
+        "screenmanager",
+        "add_widget",
+        ".current",
+        "\"current\"",
+        "'current'",
+        "switch_to",
+        "get_screen",
+        "Screen)",
+        "Screen>",
+        "Builder.load",
+    ],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    screens::recover(file, values, facts);
+    managers::recover(file, values, facts);
+    adds::recover(file, values, facts);
+    switches::recover(file, values, facts);
+    arguments::recover(file, values, facts);
+    wiring::recover(file, values, facts);
+}

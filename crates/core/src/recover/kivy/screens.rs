@@ -1,0 +1,82 @@
+//! Classes that are screens, in Python or by a rule of kv, and what each uses of what others set on it.
+
+use super::properties::{Property, properties};
+use crate::model::ScreenKind;
+use crate::recover::{At, Facts, ReadFact, ScreenFact, code};
+use crate::syntax::{ClassKind, Kind};
+use crate::values::{Def, Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Some(class) = tree.class(id).filter(|class| class.kind == ClassKind::Class) else { continue };
+        let at = Ref { file, id };
+        let surely = is_screen(at, values);
+        if class.supers.is_empty() || (!surely && is_manager(at, values)) {
+            continue;
+        }
+        if surely {
+            values.expect_derived(at);
+        }
+        facts.screens.push(ScreenFact {
+            class: at,
+            name: class.name.to_string(),
+            path: values.program().path(at).to_owned(),
+            kind: ScreenKind::Widget,
+            dialog: false,
+            sheet: false,
+            surely,
+            is_base: false,
+            layouts: Vec::new(),
+            at: At { file, span: class.name_span },
+        });
+        let site = class.members.first().map_or(at, |&id| Ref { file, id });
+        for property in properties(at, values).into_iter().filter(|_| surely) {
+            facts.reads.extend(read_of(&property, site, values));
+        }
+    }
+}
+
+/// Whether a class is a screen: of the library, or of one that builds on it.
+pub(super) fn is_screen(class: Ref, values: &Values<'_>) -> bool {
+    values.external_bases(class).iter().any(|base| is_screen_name(base))
+}
+
+/// Whether a class of a library is a screen.
+pub(super) fn is_screen_name(name: &str) -> bool {
+    name.ends_with("Screen")
+}
+
+/// Whether a class is a screen manager.
+pub(super) fn is_manager(class: Ref, values: &Values<'_>) -> bool {
+    values.external_bases(class).iter().any(|base| is_manager_name(base))
+}
+
+/// Whether a class of a library is a screen manager.
+pub(super) fn is_manager_name(name: &str) -> bool {
+    name.ends_with("ScreenManager")
+}
+
+/// A use of a property that takes its value: anywhere but where it is set.
+fn read_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFact> {
+    let (held, name) = (property.held?, &property.name);
+    let uses = match values.kind(held) {
+        Kind::Parameter(_) => values.uses_of_parameter(held),
+        _ => {
+            values.expect_users(held, name);
+            let all = values.program().uses_of_name(name).iter().copied();
+            all.filter(|&at| values.meaning(&Expr::new(at)) == Some(Def::Variable(held))).collect()
+        }
+    };
+    let taken = |at: &Ref| {
+        let tree = values.tree(*at);
+        !tree.node(at.id).parent.is_some_and(|up| match tree.kind(up) {
+            Kind::Assign { target, op, .. } => *target == at.id && op == "=",
+            _ => false,
+        })
+    };
+    // A method that runs when a property changes is told of it.
+    let told = values.program().functions_named(&format!("on_{name}"));
+    let first = uses.into_iter().find(taken).or_else(|| told.first().copied())?;
+    Some(ReadFact { site, ..ReadFact::of_parameter(name, first, code::node_at(first, values)) })
+}

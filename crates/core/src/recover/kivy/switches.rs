@@ -1,0 +1,127 @@
+//! What switches screens: `current` set, `switch_to`, the next and the previous one.
+
+use super::STYLE;
+use super::adds::{AFTER_SWITCHES, added, route};
+use super::arguments::passed;
+use super::managers::{Manager, manager_of, start};
+use super::screens::is_manager;
+use crate::model::{Form, Verb};
+use crate::recover::{At, CallFact, ChosenStart, Facts, HostHint, RouteKey, TargetFact, code};
+use crate::syntax::Kind;
+use crate::values::{Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for &used in values.program().uses_in(file, "current") {
+        let Some(outer) = tree.node(used.id).parent else { continue };
+        let Kind::Assign { target, value, op } = tree.kind(outer) else { continue };
+        let Kind::Member(member) = tree.kind(used.id) else { continue };
+        if *target != used.id || op != "=" {
+            continue;
+        }
+        let Some(manager) = manager_of(&Expr::new(used).with(member.of), values) else { continue };
+        let site = Ref { file, id: outer };
+        let at = At { file, span: member.name_span };
+        for said in values.sites(site, *value) {
+            let given = Expr { at: Ref { file, id: *value }, env: said.env.clone() };
+            if let (Manager::Of(key), true) = (manager, is_set_up(said.at, values)) {
+                facts.chosen.extend(start(&given, values).map(|start| ChosenStart { container: key, start }));
+                continue;
+            }
+            let place = if said.at == site { at } else { code::callee_at(said.at, values) };
+            facts.calls.push(switch(said.at, place, &given, manager, values));
+        }
+    }
+    for (at, call) in code::calls(file, values, &["switch_to"]) {
+        let receiver = values.tree(at).receiver(call).map(|of| Expr::new(at).with(of));
+        let manager = receiver.and_then(|of| manager_of(&of, values));
+        let (Some(manager), Some(arg)) = (manager, call.args.first()) else { continue };
+        switch_to(at, &Expr::new(Ref { file, id: arg.value }), manager, values, facts);
+    }
+}
+
+/// While the app is built, or a manager sets itself up, it is what is shown first.
+fn is_set_up(site: Ref, values: &Values<'_>) -> bool {
+    let Some(function) = values.enclosing_function(site) else { return false };
+    let Some(declared) = values.tree(function).function(function.id) else { return false };
+    let Some(class) = values.enclosing_named_class(site) else { return false };
+    match declared.name.as_str() {
+        "build" => values.external_bases(class).iter().any(|base| base.ends_with("App")),
+        "<init>" => is_manager(class, values),
+        _ => false,
+    }
+}
+
+fn switch(site: Ref, at: At, given: &Expr, manager: Manager, values: &Values<'_>) -> CallFact {
+    let base = CallFact { host: host(manager), ..CallFact::new(STYLE, Verb::Open, site, at) };
+    if let Some(beside) = beside(given, values) {
+        let base = CallFact { form: Form::Computed, written: values.written(given.at), ..base };
+        return CallFact {
+            target: TargetFact::Beside(beside),
+            arguments: passed(site, None, values),
+            ..base
+        };
+    }
+    let call = code::said(base, given, TargetFact::Named, values);
+    let names: Vec<String> = match &call.target {
+        TargetFact::Named(shapes) => shapes.iter().filter_map(crate::values::Shape::plain).collect(),
+        _ => Vec::new(),
+    };
+    let arguments = match names.as_slice() {
+        [name] => passed(site, Some(name), values),
+        _ => Vec::new(),
+    };
+    // Of two names each is one that is written: a choice is no shape.
+    let form = match (&call.form, names.len()) {
+        (Form::Computed, 2..) if call.literal.is_none() && call.constant.is_some() => Form::Constant,
+        (form, _) => *form,
+    };
+    CallFact { arguments, form, ..call }
+}
+
+fn host(manager: Manager) -> Option<HostHint> {
+    match manager {
+        Manager::Of(key) => Some(HostHint::Container(key)),
+        Manager::Own => None,
+        Manager::Unknown => Some(HostHint::Any),
+    }
+}
+
+/// `manager.next()`, `manager.previous()`.
+fn beside(given: &Expr, values: &Values<'_>) -> Option<i32> {
+    values.tree(given.at).call(given.at.id)?;
+    match code::callee_name(given.at, values) {
+        "next" => Some(1),
+        "previous" => Some(-1),
+        _ => None,
+    }
+}
+
+/// A screen is handed over whole, and stands in the manager from then on.
+fn switch_to(at: Ref, given: &Expr, manager: Manager, values: &Values<'_>, facts: &mut Facts) {
+    let base = CallFact {
+        host: host(manager),
+        ..CallFact::new(STYLE, Verb::Replace, at, code::callee_at(at, values))
+    };
+    let screen = added(given, values);
+    let written = values.written(code::seen_through(given, values).at);
+    let Some((_, name_at)) = screen.name.clone() else {
+        facts.calls.push(CallFact { written, target: TargetFact::Unknown, ..base });
+        return;
+    };
+    let made = values.tree(given.at).call(given.at.id).is_some();
+    if let (Manager::Of(key), true) = (manager, made) {
+        facts.routes.extend(route(&screen, key, AFTER_SWITCHES, values));
+    } else if made {
+        facts.routes.extend(
+            route(&screen, crate::recover::ContainerKey(name_at), AFTER_SWITCHES, values)
+                .map(|route| crate::recover::RouteFact { container: None, ..route }),
+        );
+    }
+    facts.calls.push(CallFact {
+        written,
+        form: Form::Typed,
+        target: TargetFact::Routes(vec![RouteKey(name_at)]),
+        ..base
+    });
+}

@@ -1,0 +1,1 @@
+//! Kivy as apps write it.

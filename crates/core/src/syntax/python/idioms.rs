@@ -1,0 +1,27 @@
+//! Python's own (docs.python.org, "Built-in Functions").
+
+use crate::syntax::idioms::{Idioms, Literals, TextStep};
+
+pub(super) const IDIOMS: Idioms = Idioms {
+    loops: &["forEach"],
+    texts: &[("lower", TextStep::Receiver), ("str", TextStep::Argument), ("strip", TextStep::Receiver)],
+    members: &[
+        ("bool", "bool"),
+        ("float", "float"),
+        ("int", "int"),
+        ("len", "int"),
+        ("lower", "str"),
+        ("round", "int"),
+        ("str", "str"),
+        ("strip", "str"),
+        ("upper", "str"),
+    ],
+    plain: &["bool", "float", "int", "str"],
+    literals: Literals { text: "str", truth: "bool", number },
+    tear_offs: true,
+    ..Idioms::NONE
+};
+
+fn number(text: &str) -> &'static str {
+    if text.contains(['.', 'e', 'E']) && !text.starts_with("0x") { "float" } else { "int" }
+}
