@@ -57,7 +57,7 @@ mod tests {
     use crate::rules::testing::{app, judged};
 
     #[test]
-    fn an_island_is_one_finding() {
+    fn those_that_only_open_each_other_are_each_named_and_what_lies_behind_is_not() {
         judged(
             "unreachable-route",
             &app(r#"
@@ -69,6 +69,8 @@ mod tests {
   <fragment android:id="@+id/handover" android:name="barn.HandoverFragment"/>
   ^^^^^^^^^ unreachable-route: `handover` is opened only
   <fragment android:id="@+id/receipt" android:name="barn.ReceiptFragment"/>
+  ^^^^^^^^^ unreachable-route: `receipt` is opened only
+  <fragment android:id="@+id/printed" android:name="barn.PrintedFragment"/>
   <fragment android:id="@+id/orphan" android:name="barn.OrphanFragment"/>
   <fragment android:id="@+id/behind" android:name="barn.BehindFragment"/>
   ^^^^^^^^^ unreachable-route: `behind` is opened only
@@ -79,7 +81,11 @@ import androidx.navigation.fragment.findNavController
 class ShelfFragment : Fragment() { fun open() = findNavController().navigate(R.id.item) }
 class ItemFragment : Fragment()
 class HandoverFragment : Fragment() { fun open() = findNavController().navigate(R.id.receipt) }
-class ReceiptFragment : Fragment() { fun back() = findNavController().navigate(R.id.handover) }
+class ReceiptFragment : Fragment() {
+    fun back() = findNavController().navigate(R.id.handover)
+    fun print() = findNavController().navigate(R.id.printed)
+}
+class PrintedFragment : Fragment()
 class BehindFragment : Fragment()
 class OrphanFragment : Fragment() { fun open() = findNavController().navigate(R.id.behind) }
 "#),
