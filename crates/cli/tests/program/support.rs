@@ -113,7 +113,7 @@ pub(crate) fn skipped(scan: &serde_json::Value, path: &str) -> String {
 }
 
 /// Findings of a rule as `file:line`.
-pub fn places(document: &serde_json::Value, rule: &str) -> Vec<String> {
+pub(crate) fn places(document: &serde_json::Value, rule: &str) -> Vec<String> {
     let findings = document["findings"].as_array().expect("a list").iter();
     let of_rule = findings.filter(|finding| finding["rule"] == rule);
     of_rule
