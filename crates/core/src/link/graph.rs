@@ -43,6 +43,8 @@ pub struct Graph<'p> {
     pub overruled: Vec<Overruled>,
     /// Ways on that no call takes.
     pub redirects: Vec<Redirect>,
+    /// Entries that lead on to pages.
+    pub mapped: Vec<Mapped>,
     /// Generated code that is out of step.
     pub stale: Vec<StaleFact>,
     /// First parts of the dotted names that the source declares.
@@ -149,6 +151,17 @@ pub struct Redirect {
     pub from: Option<usize>,
     /// Where it leads.
     pub targets: Vec<usize>,
+}
+
+/// An entry that leads on to a page.
+#[derive(Debug)]
+pub struct Mapped {
+    /// The entry's route.
+    pub route: usize,
+    /// The page's route, where the entry names one.
+    pub page: Option<usize>,
+    /// The names under which it hands values on.
+    pub passes: Vec<String>,
 }
 
 /// A named way to a route.
@@ -296,6 +309,7 @@ impl<'p> Graph<'p> {
             unlinked: Vec::new(),
             overruled: Vec::new(),
             redirects: Vec::new(),
+            mapped: Vec::new(),
             stale: Vec::new(),
             namespaces: Vec::new(),
             classes: FxHashSet::default(),

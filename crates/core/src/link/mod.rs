@@ -12,6 +12,7 @@ mod containers;
 mod graph;
 mod index;
 mod links;
+mod mapped;
 mod menus;
 mod nearest;
 mod owners;
@@ -26,7 +27,7 @@ mod stacks;
 mod targets;
 
 pub use graph::{
-    Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Parameter, Read, ResultSideLinked,
+    Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Mapped, Parameter, Read, ResultSideLinked,
     Route, Screen, Unwired,
 };
 pub use nearest::nearest;
@@ -56,6 +57,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         includes,
         actions,
         redirects,
+        mapped,
         addresses,
         answers,
         mut calls,
@@ -114,6 +116,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     answers::attach(&answers, &origins, &mut graph, values);
     graph.index_names();
     resolve(by_address, &owners, &mut graph);
+    mapped::add(mapped, &mut graph);
     redirects::add(redirects, &mut graph);
     graph.calls.extend(from_menus);
     graph.calls.sort_by(|a, b| (a.fact.at, &a.fact.written).cmp(&(b.fact.at, &b.fact.written)));

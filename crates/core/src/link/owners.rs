@@ -10,6 +10,8 @@ use std::cell::RefCell;
 
 /// Helpers of helpers are followed this deep.
 const MAX_DEPTH: usize = 12;
+/// Parts of parts are followed this deep.
+const MAX_PARTS: usize = 6;
 
 /// Answers whose a place is. What was asked once is remembered.
 pub(super) struct Owners<'p> {
@@ -53,13 +55,20 @@ impl<'p> Owners<'p> {
             Shows::Class(path, _) => Some((route.content?, *by_path.get(path.as_str())?)),
             _ => None,
         });
-        for part in parts {
-            let screens = below.get(&part.of).cloned().unwrap_or_default();
-            for class in values.lineage(part.class) {
-                let known = below.entry(class).or_default();
-                known.extend(
-                    screens.iter().copied().filter(|screen| !known.contains(screen)).collect::<Vec<_>>(),
-                );
+        // A part may be a part of another, which may come later.
+        for _ in 0..MAX_PARTS {
+            let before: usize = below.values().map(Vec::len).sum();
+            for part in parts {
+                let screens = below.get(&part.of).cloned().unwrap_or_default();
+                for class in values.lineage(part.class) {
+                    let known = below.entry(class).or_default();
+                    let new: Vec<usize> =
+                        screens.iter().copied().filter(|screen| !known.contains(screen)).collect();
+                    known.extend(new);
+                }
+            }
+            if below.values().map(Vec::len).sum::<usize>() == before {
+                break;
             }
         }
         below.retain(|_, screens| !screens.is_empty());

@@ -91,6 +91,8 @@ words! {
         Storyboard = "storyboard",
         /// Screens of Kivy's screen managers.
         KivyScreen = "kivy-screen",
+        /// XAML pages by URI or type.
+        XamlUri = "xaml-uri",
     }
 }
 
@@ -109,6 +111,7 @@ impl Style {
                 | Self::FileRoute
                 | Self::Storyboard
                 | Self::KivyScreen
+                | Self::XamlUri
         )
     }
 
@@ -121,7 +124,7 @@ impl Style {
     /// Whether its declarations are asked one after the other, and the first that fits takes a call.
     #[must_use]
     pub fn asks_in_order(self) -> bool {
-        matches!(self, Self::NamedTable | Self::GoRouter | Self::AutoRoute)
+        matches!(self, Self::NamedTable | Self::GoRouter | Self::AutoRoute | Self::XamlUri)
     }
 
     /// Whether callers pass what they like where a route says nothing of what it takes.
@@ -176,6 +179,7 @@ impl Style {
             }
             Self::SwiftuiValue | Self::SwiftuiViewLink | Self::Uikit | Self::Storyboard => Platform::Apple,
             Self::KivyScreen => Platform::Kivy,
+            Self::XamlUri => Platform::Xaml,
         }
     }
 }

@@ -13,6 +13,7 @@ mod facts;
 mod flutter;
 mod kivy;
 mod react_native;
+mod xaml;
 
 #[cfg(test)]
 pub(crate) mod testing;
@@ -20,7 +21,7 @@ pub(crate) mod testing;
 pub use facts::{
     ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ChosenStart, ContainerFact,
     ContainerKey, Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact,
-    Literal, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner,
+    Literal, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner,
     ParameterFact, PartFact, PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey,
     ScreenFact, Shows, Sight, Slot, StaleFact, Standing, StartFact, TargetFact, TypeNamed, UnfiledFact,
     UnplacedFact, UsedFact, ValueType,
@@ -72,11 +73,13 @@ pub const STYLES: &[StyleRecoverer] = &[
     apple::uikit::RECOVERER,
     apple::storyboard::RECOVERER,
     kivy::RECOVERER,
+    xaml::PAGES,
+    xaml::uri::RECOVERER,
 ];
 
 /// What the platforms' own classes do.
 pub const LIBRARIES: &[Library] =
-    &[android::library::LIBRARY, flutter::library::LIBRARY, apple::library::LIBRARY, kivy::library::LIBRARY];
+    &[android::library::LIBRARY, flutter::library::LIBRARY, apple::library::LIBRARY, kivy::library::LIBRARY, xaml::library::LIBRARY];
 
 /// Runs every recoverer over one file.
 #[must_use]

@@ -16,6 +16,7 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    mapped(graph, sink);
     for call in graph.calls.iter().filter(|call| call.goes_forward() && !call.fact.open) {
         // Of several targets any may be meant: only what all of them lack is surely missing.
         let [target] = call.targets.as_slice() else { continue };
@@ -45,6 +46,26 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
                     Report::new(call.fact.at, &format!("{}.{}", route.fact.name, parameter.name), message);
                 sink.push(report.related(format!("`{}` is declared here", parameter.name), parameter.at));
             }
+        }
+    }
+}
+
+/// An entry that leads on to a page hands it all that the page cannot do without.
+fn mapped(graph: &Graph<'_>, sink: &mut Sink) {
+    for entry in &graph.mapped {
+        let route = &graph.routes[entry.route];
+        let Some(page) = entry.page.map(|page| &graph.routes[page]) else { continue };
+        if route.loses_to.is_some() || route.shadowed_by.is_some() {
+            continue;
+        }
+        for parameter in page.parameters.iter().filter(|p| p.required && !entry.passes.contains(&p.name)) {
+            let message = format!(
+                "`{}` needs `{}`, and `{}` does not hand it on",
+                page.fact.name, parameter.name, route.fact.name
+            );
+            let report =
+                Report::new(route.fact.at, &format!("{}.{}", route.fact.name, parameter.name), message);
+            sink.push(report.related(format!("`{}` is taken here", parameter.name), parameter.at));
         }
     }
 }

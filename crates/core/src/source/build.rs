@@ -1,6 +1,6 @@
 //! What a module's build file says of it.
 
-use super::{gradle, package, pubspec};
+use super::{gradle, msbuild, package, pubspec};
 
 /// Settings of one build file.
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
@@ -39,12 +39,14 @@ pub enum Tool {
     SwiftPackage,
     /// A project that a generator or an editor keeps.
     Project,
+    /// MSBuild, for C#.
+    MsBuild,
 }
 
 /// A build file's name, what it is for, and how it is read.
 type Reader = (&'static str, Tool, fn(&str) -> Build);
 
-/// Build files by name, and how each is read.
+/// Build files by name, or by its end behind a star, and how each is read.
 const READERS: &[Reader] = &[
     ("build.gradle", Tool::Gradle, gradle::read),
     ("build.gradle.kts", Tool::Gradle, gradle::read),
@@ -52,6 +54,7 @@ const READERS: &[Reader] = &[
     ("package.json", Tool::Npm, package::read),
     ("buildozer.spec", Tool::Project, nothing),
     ("pyproject.toml", Tool::Project, nothing),
+    ("*.csproj", Tool::MsBuild, msbuild::read),
     ("project.yml", Tool::Project, nothing),
     ("pubspec.yaml", Tool::Pub, pubspec::read),
 ];
@@ -72,7 +75,12 @@ impl Build {
     #[must_use]
     pub fn read(path: &str, text: &str) -> Self {
         match reader(path) {
-            Some((_, tool, read)) => Self { tool: *tool, ..read(text) },
+            Some((_, tool, read)) => {
+                let build = Self { tool: *tool, ..read(text) };
+                let named = || Some(path.rsplit('/').next()?.strip_suffix(".csproj")?.to_owned());
+                let name = build.name.clone().or_else(named);
+                Self { name, ..build }
+            }
             None => Self::default(),
         }
     }
@@ -80,5 +88,8 @@ impl Build {
 
 fn reader(path: &str) -> Option<&'static Reader> {
     let name = path.rsplit('/').next()?;
-    READERS.iter().find(|(file, ..)| *file == name)
+    READERS.iter().find(|(file, ..)| match file.strip_prefix('*') {
+        Some(end) => name.ends_with(end),
+        None => *file == name,
+    })
 }

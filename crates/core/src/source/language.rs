@@ -22,6 +22,10 @@ pub enum Language {
     Python,
     /// A document of Kivy's own language.
     Kv,
+    /// C# source.
+    CSharp,
+    /// A XAML document, or the manifest of an app whose pages are XAML.
+    Xaml,
     /// A storyboard.
     Storyboard,
     /// A property list.
@@ -60,6 +64,9 @@ impl Language {
             "swift" => (name != "Package.swift").then_some(Self::Swift),
             "py" => Some(Self::Python),
             "kv" => Some(Self::Kv),
+            "cs" => Some(Self::CSharp),
+            "xaml" => Some(Self::Xaml),
+            "xml" if name == "WMAppManifest.xml" => Some(Self::Xaml),
             "storyboard" => Some(Self::Storyboard),
             "plist" => Some(Self::PropertyList),
             "xml" if name == "AndroidManifest.xml" => Some(Self::Xml(Resource::Manifest)),
@@ -76,6 +83,7 @@ impl Language {
             Self::Dart => Platform::Flutter,
             Self::Script { .. } => Platform::ReactNative,
             Self::Python | Self::Kv => Platform::Kivy,
+            Self::CSharp | Self::Xaml => Platform::Xaml,
             Self::Swift | Self::Storyboard | Self::PropertyList => Platform::Apple,
         }
     }
@@ -83,7 +91,7 @@ impl Language {
     /// Whether the file is program code rather than markup.
     #[must_use]
     pub fn is_code(self) -> bool {
-        !matches!(self, Self::Xml(_) | Self::Storyboard | Self::PropertyList)
+        !matches!(self, Self::Xml(_) | Self::Xaml | Self::Storyboard | Self::PropertyList)
     }
 }
 
@@ -123,6 +131,10 @@ pub(super) fn is_test_source(path: &str) -> bool {
             || name.ends_with("_test.py")
             || name == "conftest.py"
             || name == "setup.py";
+    }
+    if path.ends_with(".cs") || path.ends_with(".xaml") {
+        let folder = |part: &str| part.ends_with("Tests") || part.ends_with("Test");
+        return path.rsplit('/').skip(1).any(folder) || name.ends_with("Tests.cs");
     }
     if path.ends_with(".swift") {
         let folder = |part: &str| part.ends_with("Tests") || part.ends_with("TestCase");

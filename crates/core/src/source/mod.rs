@@ -5,6 +5,7 @@ mod app_settings;
 mod build;
 mod decode;
 mod gradle;
+mod msbuild;
 mod language;
 mod library;
 mod package;
@@ -89,12 +90,24 @@ impl SourceTree {
     }
 }
 
+impl SourceTree {
+    /// The file at a path from the root.
+    #[must_use]
+    pub fn file_at(&self, path: &str) -> Option<u32> {
+        let found = self.files.binary_search_by(|file| file.path.as_str().cmp(path)).ok()?;
+        u32::try_from(found).ok()
+    }
+}
+
 impl SourceFile {
     /// Whether a generator wrote it: it declares and calls nothing of its own.
     #[must_use]
     pub fn is_generated(&self) -> bool {
         const ENDINGS: &[&str] =
-            &[".g.dart", ".gr.dart", ".freezed.dart", ".config.dart", ".mocks.dart", ".gen.dart"];
+            &[
+                ".g.dart", ".gr.dart", ".freezed.dart", ".config.dart", ".mocks.dart", ".gen.dart", ".g.cs", ".g.i.cs",
+                ".Designer.cs",
+            ];
         ENDINGS.iter().any(|ending| self.path.ends_with(ending))
     }
 

@@ -144,7 +144,7 @@ fn wanted(entry: &DirEntry) -> bool {
             "node_modules" | ".dart_tool" | ".gradle" | "Pods" | "Carthage" | "DerivedData" | ".build"
             | "__pycache__" | ".venv" | "venv" | "site-packages" | ".buildozer",
         ) => true,
-        Some("build" | "bin" | "out") => beside_build_file(entry.path()),
+        Some("build" | "bin" | "obj" | "out") => beside_build_file(entry.path()),
         _ => false,
     };
     !(made && entry.file_type().is_some_and(|kind| kind.is_dir()))
@@ -152,9 +152,10 @@ fn wanted(entry: &DirEntry) -> bool {
 
 fn beside_build_file(path: &Path) -> bool {
     let Some(parent) = path.parent() else { return false };
-    ["build.gradle", "build.gradle.kts", "pubspec.yaml", "package.json"]
-        .iter()
-        .any(|n| parent.join(n).is_file())
+    let known = ["build.gradle", "build.gradle.kts", "pubspec.yaml", "package.json"];
+    let project = |entry: std::fs::DirEntry| entry.path().extension().is_some_and(|end| end == "csproj");
+    known.iter().any(|name| parent.join(name).is_file())
+        || std::fs::read_dir(parent).is_ok_and(|entries| entries.flatten().any(project))
 }
 
 fn trouble(root: &Path, error: &ignore::Error) -> Skipped {

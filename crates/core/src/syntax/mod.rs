@@ -2,6 +2,7 @@
 //! [`Markup`] (XML); a lens a language, one folder or file each.
 
 mod code;
+mod csharp;
 mod dart;
 mod idioms;
 mod java;
@@ -15,6 +16,8 @@ mod script;
 mod swift;
 mod tree;
 
+#[cfg(test)]
+mod csharp_tests;
 #[cfg(test)]
 mod dart_tests;
 #[cfg(test)]
@@ -77,7 +80,10 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
         Language::Swift => swift::parse(file.text.as_str()),
         Language::Python => python::parse(file.text.as_str()),
         Language::Kv => kv::parse(file.text.as_str()),
-        Language::Storyboard | Language::PropertyList | Language::Xml(_) => markup::parse(file.text.as_str()),
+        Language::CSharp => csharp::parse(file.text.as_str()),
+        Language::Storyboard | Language::PropertyList | Language::Xaml | Language::Xml(_) => {
+            markup::parse(file.text.as_str())
+        }
     };
     if let (Some(library), Body::Code(tree)) = (library_of(file), &mut body) {
         name_libraries(tree, library, file, sources);
@@ -110,6 +116,14 @@ pub(crate) fn text_entries(text: &str, name: &str) -> Vec<(String, String)> {
         _ => None,
     });
     inner.flatten().filter_map(|entry| Some((plain(entry.key?)?, plain(entry.value)?))).collect()
+}
+
+/// The texts of all elements of a name in an XML document.
+pub(crate) fn text_of_elements(text: &str, name: &str) -> Vec<String> {
+    let (body, _) = markup::parse(text);
+    let Body::Markup(markup) = body else { return Vec::new() };
+    let named = markup.elements().filter(|(_, element)| element.name == name);
+    named.map(|(_, element)| element.text.trim().to_owned()).collect()
 }
 
 /// Puts libraries in the place of the modules that a Python or kv file names: what is imported by name
@@ -165,7 +179,8 @@ pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
         Language::Swift => swift::DECLARING,
         Language::Python => python::DECLARING,
         Language::Kv => kv::DECLARING,
-        Language::Storyboard | Language::PropertyList | Language::Xml(_) => &[],
+        Language::CSharp => csharp::DECLARING,
+        Language::Storyboard | Language::PropertyList | Language::Xaml | Language::Xml(_) => &[],
     }
 }
 

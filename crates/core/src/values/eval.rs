@@ -99,6 +99,10 @@ impl<'p> Values<'p> {
             Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await" | "let") => {
                 self.eval_with(&expr.with(*of), fuel)
             }
+            Kind::Unary { op, of } if op == "nameof" => match self.tree(expr.at).last_name(*of) {
+                Some((name, _)) => vec![Value::new(Datum::Text(Shape::text(name, false)), Form::Typed)],
+                None => Value::unknown(),
+            },
             Kind::Cast { of, .. } => self.eval_with(&expr.with(*of), fuel),
             Kind::Branch { arms, .. } => {
                 let bodies: Vec<Id> = arms.iter().map(|arm| arm.body).collect();
@@ -176,16 +180,10 @@ impl<'p> Values<'p> {
                         Datum::Parameter(at) => Some(at),
                         _ => None,
                     },
-                    escaped: self.is_escaped(expr),
+                    escaped: self.is_escaped(expr, fuel),
                 }),
             })
             .collect()
-    }
-
-    fn is_escaped(&self, expr: &Expr) -> bool {
-        let tree = self.tree(expr.at);
-        let name = tree.call(expr.at.id).and_then(|call| tree.callee(call));
-        name.is_some_and(|(name, _)| name.as_str().starts_with("encode"))
     }
 
     fn eval_member(&self, expr: &Expr, member: &Member, fuel: &Fuel) -> Vec<Value> {
@@ -381,6 +379,10 @@ impl<'p> Values<'p> {
         let mut result = Shape::text("", in_place);
         let mut args = args.iter();
         let mut rest = pattern_text.as_str();
+        if !rest.contains('%') && rest.contains("{0}") {
+            let places: Vec<crate::syntax::Arg> = args.cloned().collect();
+            return vec![self.text_value(self.placed(pattern, rest, &places, in_place, fuel))];
+        }
         while let Some(at) = rest.find('%') {
             result.push(Shape::text(&rest[..at], in_place));
             let tail = &rest[at + 1..];
@@ -395,6 +397,31 @@ impl<'p> Values<'p> {
         }
         result.push(Shape::text(rest, in_place));
         vec![self.text_value(result)]
+    }
+
+    /// `"loan/{0}"` with its arguments, each by its place.
+    fn placed(
+        &self,
+        pattern: &Expr,
+        text: &str,
+        args: &[crate::syntax::Arg],
+        in_place: bool,
+        fuel: &Fuel,
+    ) -> Shape {
+        let mut result = Shape::text("", in_place);
+        let mut rest = text;
+        while let Some((before, after)) = rest.split_once('{') {
+            let (place, tail) = after.split_once('}').unwrap_or((after, ""));
+            let index = place.split([':', ',']).next().and_then(|digits| digits.parse::<usize>().ok());
+            result.push(Shape::text(before, in_place));
+            let arg = index.and_then(|index| args.get(index));
+            let filled =
+                arg.and_then(|arg| self.shapes(&pattern.with(arg.value), fuel).into_iter().next());
+            result.push(filled.unwrap_or_default());
+            rest = tail;
+        }
+        result.push(Shape::text(rest, in_place));
+        result
     }
 
     /// A call of one of the app's own functions: what it hands back, its parameters bound.

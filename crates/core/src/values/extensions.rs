@@ -8,7 +8,10 @@ impl Values<'_> {
     /// The class of the source that a node adds to.
     #[must_use]
     pub fn extended(&self, at: Ref) -> Option<Ref> {
-        let class = self.class(at).filter(|class| class.kind == ClassKind::Extension)?;
+        let class = self.class(at)?;
+        if class.kind != ClassKind::Extension {
+            return class.is("partial").then(|| self.first_part(at)).flatten();
+        }
         self.class_named(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
     }
 
@@ -24,10 +27,20 @@ impl Values<'_> {
         found
     }
 
+    /// Of a class that is declared in parts, the first; for all others of them
+    /// (C# specification, "Partial declarations").
+    fn first_part(&self, at: Ref) -> Option<Ref> {
+        self.program.classes_at(&self.class_path(at)).first().copied().filter(|&first| first != at)
+    }
+
     /// What adds to a class, wherever it stands.
     #[must_use]
     pub fn extensions(&self, class: Ref) -> Vec<Ref> {
         let Some(declared) = self.class(class) else { return Vec::new() };
+        if declared.is("partial") {
+            let parts = self.program.classes_at(&self.class_path(class)).iter().copied();
+            return parts.filter(|&part| part != class && self.extended(part) == Some(class)).collect();
+        }
         let named = self.program.extensions_named(&declared.name).iter().copied();
         named.filter(|&more| self.extended(more) == Some(class)).collect()
     }

@@ -7,6 +7,7 @@
 mod build;
 mod collections;
 mod context;
+mod escapes;
 mod eval;
 mod extensions;
 mod imports;

@@ -16,7 +16,7 @@ pub use routes::{
 };
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
-    HandledFact, HostFact, InflateFact, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Overruled,
+    HandledFact, HostFact, InflateFact, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Overruled,
     PushFact, UnfiledFact, UsedFact,
 };
 
@@ -61,6 +61,8 @@ facts! {
     actions: ActionFact,
     /// Ways on that no call takes.
     redirects: RedirectFact,
+    /// Entries that lead on to pages.
+    mapped: MappedFact,
     /// Addresses that are declared apart from their routes.
     links: LinkFact,
     /// Schemes and hosts that an app answers.

@@ -1,6 +1,6 @@
 //! Hosts, menus and set-up, as they are recovered.
 
-use super::At;
+use super::{At, RouteKey};
 use crate::model::Verb;
 use crate::values::Ref;
 
@@ -19,6 +19,33 @@ pub struct HostFact {
     pub fixed: Option<String>,
     /// Where.
     pub at: At,
+}
+
+/// An entry that leads on to a page, and what it hands the page.
+#[derive(Debug)]
+pub struct MappedFact {
+    /// The entry's route.
+    pub from: RouteKey,
+    /// The page.
+    pub to: MappedTo,
+    /// The names under which it hands values on.
+    pub passes: Vec<String>,
+}
+
+/// The page that an entry leads to.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub enum MappedTo {
+    /// This one.
+    Page(RouteKey),
+    /// One that a placeholder names, between the rest of its address.
+    Named {
+        /// What stands before it.
+        before: String,
+        /// The placeholder.
+        placeholder: String,
+        /// What stands behind it.
+        after: String,
+    },
 }
 
 /// A graph set or inflated from code.

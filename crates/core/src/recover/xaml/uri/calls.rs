@@ -1,0 +1,104 @@
+//! Calls on frames and the navigation service: by address, by type, and back.
+
+use super::{STYLE, targets, typed};
+use crate::model::Verb;
+use crate::recover::xaml::documents::{Document, directive, document_of};
+use crate::recover::{CallFact, Facts, code};
+use crate::syntax::{Call, Id, Kind};
+use crate::values::{Expr, Ref, Values};
+
+/// Names of the platform's own members that are a frame or its service.
+const BY_NAME: &[&str] = &["Frame", "NavigationService"];
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["Navigate"]) {
+        let Some(first) = call.args.first().filter(|_| is_on_frame(at, call, values)) else { continue };
+        if typed::recover(at, call, first.value, values, facts) {
+            continue;
+        }
+        let inner = innermost(at, first.value, values);
+        for said in values.sites(at, inner) {
+            let given = Expr { at: Ref { file, id: first.value }, env: said.env.clone() };
+            targets::call(Verb::Open, said.at, code::callee_at(said.at, values), &given, values, facts);
+        }
+    }
+    for (at, call) in code::calls(file, values, &["GoBack"]) {
+        if is_on_frame(at, call, values) {
+            let fact = CallFact::new(STYLE, Verb::Back, at, code::callee_at(at, values));
+            facts.calls.push(CallFact { steps: 1 + before(at, values), ..fact });
+        }
+    }
+    tiles(file, values, facts);
+}
+
+/// `ShellTile.Create(uri, data)`: what the user pins leads to the address.
+fn tiles(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["Create"]) {
+        let tree = values.tree(at);
+        let of = tree.receiver(call).map(|of| tree.kind(of));
+        let tile = matches!(of, Some(Kind::Name(name)) if name == "ShellTile");
+        if let Some(first) = call.args.first().filter(|_| tile) {
+            let given = Expr::new(Ref { file, id: first.value });
+            targets::call(Verb::Link, at, code::callee_at(at, values), &given, values, facts);
+        }
+    }
+}
+
+/// The expression that says the address: `page` in `new Uri(page, UriKind.Relative)`.
+fn innermost(at: Ref, value: Id, values: &Values<'_>) -> Id {
+    let tree = values.tree(at);
+    match tree.call(value) {
+        Some(made) if made.new => made.args.first().map_or(value, |arg| arg.value),
+        _ => value,
+    }
+}
+
+/// How many steps back the statements right before this one already take.
+fn before(at: Ref, values: &Values<'_>) -> u32 {
+    let tree = values.tree(at);
+    let Some(parent) = tree.node(at.id).parent else { return 0 };
+    let Kind::Block(items) = tree.kind(parent) else { return 0 };
+    let earlier = items.iter().take_while(|&&item| item != at.id).copied().collect::<Vec<_>>();
+    let back = |id: &&Id| {
+        tree.call(**id).and_then(|call| tree.callee(call)).is_some_and(|(name, _)| name == "GoBack")
+    };
+    u32::try_from(earlier.iter().rev().take_while(back).count()).unwrap_or_default()
+}
+
+fn is_on_frame(at: Ref, call: &Call, values: &Values<'_>) -> bool {
+    let tree = values.tree(at);
+    tree.receiver(call).is_some_and(|of| is_frame(&Expr::new(at).with(of), values))
+}
+
+/// Whether an expression is a frame or a navigation service of the platform.
+pub(super) fn is_frame(of: &Expr, values: &Values<'_>) -> bool {
+    if let Some(ty) = values.type_of(of) {
+        let named = is_frame_name(ty.name.rsplit('.').next().unwrap_or(&ty.name));
+        return match ty.class {
+            Some(class) => values.external_bases(class).iter().any(|base| is_frame_name(base)),
+            None => named,
+        };
+    }
+    let Some((name, _)) = values.tree(of.at).last_name(of.at.id) else { return false };
+    if values.meaning(of).is_some() {
+        return false;
+    }
+    BY_NAME.contains(&name.as_str()) || is_element(of.at, name, values)
+}
+
+fn is_frame_name(name: &str) -> bool {
+    name.ends_with("Frame") || matches!(name, "NavigationService" | "NavigationWindow")
+}
+
+/// A frame that the page's document names.
+fn is_element(at: Ref, name: &str, values: &Values<'_>) -> bool {
+    let document: Option<Document<'_>> =
+        values.enclosing_named_class(at).and_then(|class| document_of(class, values));
+    document.is_some_and(|document| {
+        document.markup.elements().any(|(_, element)| {
+            let named = directive(element, "Name")
+                .or_else(|| element.attribute("", "Name").map(|attribute| attribute.value.as_str()));
+            named == Some(name) && is_frame_name(&element.name)
+        })
+    })
+}

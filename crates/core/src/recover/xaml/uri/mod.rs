@@ -1,0 +1,51 @@
+//! Pages by URI: mapped or by their file, opened on a frame
+//! (learn.microsoft.com, "In-app navigation for Windows Phone", "Navigation overview", "Frame.Navigate").
+
+mod calls;
+mod frames;
+mod links;
+mod mappings;
+mod queries;
+mod reads;
+mod routes;
+mod starts;
+mod targets;
+mod typed;
+
+use super::SPEAKS;
+use crate::model::Style;
+use crate::recover::{Facts, StyleRecoverer};
+use crate::source::Language;
+use crate::values::Values;
+
+const STYLE: Style = Style::XamlUri;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(STYLE),
+    speaks: SPEAKS,
+    words: &[
+        "Navigate",
+        "GoBack",
+        "NavigationContext",
+        "QueryString",
+        "NavigationEventArgs",
+        "ShellTile",
+        "NavigationService",
+    ],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    match values.program().source(file).language {
+        Language::Xaml => {
+            routes::recover(file, values, facts);
+            mappings::recover(file, values, facts);
+            links::recover(file, values, facts);
+            frames::recover(file, values, facts);
+        }
+        _ => {
+            calls::recover(file, values, facts);
+            reads::recover(file, values, facts);
+        }
+    }
+}

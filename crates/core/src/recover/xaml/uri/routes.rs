@@ -1,0 +1,52 @@
+//! Pages as routes by their addresses, and the projects that they stand in.
+
+use super::{STYLE, starts};
+use crate::model::RouteKind;
+use crate::recover::xaml::documents::Document;
+use crate::recover::xaml::projects::Project;
+use crate::recover::{ContainerFact, Facts, RouteFact, Shows, Sight};
+use crate::values::Values;
+
+/// Pages are asked for once no entry of a mapper fits.
+const AFTER_MAPPINGS: usize = 1 << 20;
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let project = Project::of(file, values);
+    let Some(document) = Document::of(file, values) else { return };
+    if document.has_shell() {
+        return;
+    }
+    starts::recover(&document, &project, facts);
+    if project.first() == Some(file) {
+        facts.containers.extend(container(&project, values));
+    }
+    if document.is_page(values) {
+        facts.routes.extend(page(&document, &project));
+    }
+}
+
+fn container(project: &Project<'_, '_>, values: &Values<'_>) -> Option<ContainerFact> {
+    let key = project.container()?;
+    Some(ContainerFact {
+        is_host: true,
+        is_app: project.is_app(),
+        starts: starts::of_manifest(project, values).into_iter().collect(),
+        open_start: !starts::is_said(project),
+        sight: Sight::Inside,
+        ..ContainerFact::new(key)
+    })
+}
+
+fn page(document: &Document<'_>, project: &Project<'_, '_>) -> Option<RouteFact> {
+    let class = document.class_name()?;
+    let at = document.at();
+    let address = project.address(document.file);
+    Some(RouteFact {
+        pattern: Some(project.own_path(document.file)),
+        shows: Shows::Class(class.to_owned(), at),
+        container: project.container(),
+        parameters_from_reads: true,
+        order: AFTER_MAPPINGS,
+        ..RouteFact::new(STYLE, RouteKind::Screen, address, at)
+    })
+}

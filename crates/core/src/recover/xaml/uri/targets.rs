@@ -1,0 +1,94 @@
+//! Where an address leads, and what it passes.
+
+use super::STYLE;
+use super::queries::split;
+use crate::model::{Form, Verb};
+use crate::recover::xaml::projects::{COMPONENT, Project};
+use crate::recover::{At, CallFact, Facts, HostHint, Literal, MissingStep, TargetFact, code};
+use crate::values::{Expr, Ref, Shape, Values};
+
+/// An address that an expression says, as a call.
+pub(super) fn call(verb: Verb, site: Ref, at: At, given: &Expr, values: &Values<'_>, facts: &mut Facts) {
+    let base = CallFact::new(STYLE, verb, site, at);
+    let said = code::said(base, given, TargetFact::Text, values);
+    let shapes = match &said.target {
+        TargetFact::Text(shapes) => shapes.clone(),
+        _ => Vec::new(),
+    };
+    add(said, &shapes, values, facts);
+}
+
+/// An address that is written out in a document.
+pub(super) fn written(site: Ref, at: At, text: &str, values: &Values<'_>, facts: &mut Facts) {
+    let base = CallFact {
+        written: text.to_owned(),
+        form: Form::Literal,
+        literal: Some(Literal { text: text.to_owned() }),
+        ..CallFact::new(STYLE, Verb::Link, site, at)
+    };
+    add(base, &[Shape::text(text, true)], values, facts);
+}
+
+fn add(base: CallFact, shapes: &[Shape], values: &Values<'_>, facts: &mut Facts) {
+    let project = Project::of(base.at.file, values);
+    let mut arguments = Vec::new();
+    let mut paths = Vec::new();
+    for shape in shapes {
+        let (path, pairs) = split(shape, base.at);
+        for pair in pairs {
+            if pair.unescaped {
+                facts.missing_steps.push(unescaped(&pair.argument, base.at));
+            }
+            arguments.push(pair.argument);
+        }
+        paths.push(path);
+    }
+    let target = target(&paths, &project);
+    let outside = matches!(target, TargetFact::External);
+    let host = project.container().filter(|_| matches!(target, TargetFact::Text(_)));
+    facts.calls.push(CallFact {
+        literal: base.literal.clone().filter(|_| !outside),
+        host: host.map(HostHint::Container),
+        target,
+        arguments,
+        ..base
+    });
+}
+
+fn target(paths: &[Shape], project: &Project<'_, '_>) -> TargetFact {
+    let Some(first) = paths.first() else { return TargetFact::Unknown };
+    let text = first.value();
+    if text.starts_with("{}") || first.is_blank() {
+        return TargetFact::Unknown;
+    }
+    if text.split('/').next().is_some_and(|start| start.contains(':')) {
+        return TargetFact::External;
+    }
+    if text.contains(COMPONENT)
+        && let Some(page) = first.plain().and_then(|address| project.page(&address))
+    {
+        return TargetFact::Routes(vec![page.key()]);
+    }
+    TargetFact::Text(paths.iter().map(rooted).collect())
+}
+
+/// An address without its first slash is from the project's root as well.
+fn rooted(path: &Shape) -> Shape {
+    if path.value().starts_with('/') {
+        return path.clone();
+    }
+    let mut rooted = Shape::text("/", false);
+    rooted.push(path.clone());
+    rooted
+}
+
+fn unescaped(argument: &crate::recover::ArgumentFact, at: At) -> MissingStep {
+    let value = argument.value.clone().unwrap_or_default();
+    MissingStep {
+        what: format!("`{value}` in the query"),
+        missing: "Uri.EscapeDataString".to_owned(),
+        effect: "an `&` or `#` in it cuts the address short".to_owned(),
+        mend: "Escape the value where the address is put together.".to_owned(),
+        at,
+    }
+}

@@ -1,0 +1,108 @@
+//! Pages opened by their types, with one object for all that they are given.
+
+use super::STYLE;
+use crate::model::{Form, Verb};
+use crate::recover::xaml::documents::document_of;
+use crate::recover::xaml::is_kind;
+use crate::recover::xaml::projects::Project;
+use crate::recover::{
+    ArgumentFact, CallFact, ChosenStart, Facts, Slot, StartFact, TargetFact, code,
+};
+use crate::syntax::{Call, Id, Kind, TypeName};
+use crate::values::{Expr, Ref, Values};
+
+/// What a page gets as a whole is called this.
+pub(super) const WHOLE: &str = "arguments";
+/// Functions of an application in which it shows its first page.
+const LAUNCHING: &[&str] = &["OnActivated", "OnInitialized", "OnLaunched", "OnStartup"];
+
+/// `Navigate(typeof(ShelfPage), shelf)`. Whether the call is one by type.
+pub(super) fn recover(at: Ref, call: &Call, first: Id, values: &Values<'_>, facts: &mut Facts) -> bool {
+    let given = call.args.get(1).map(|arg| arg.value);
+    if let Kind::ClassOf(ty) = values.tree(at).kind(first) {
+        for (site, ty) in named(at, ty, values) {
+            let passed = given.and_then(|value| passed(at, value, site, values));
+            add(site, &ty, passed, values, facts);
+        }
+        return true;
+    }
+    // A wrapper takes the type as an argument.
+    let sites = values.sites(at, first);
+    let mut by_type = false;
+    for said in sites {
+        let Kind::ClassOf(ty) = values.kind(said.at_of(first, at, values)) else { continue };
+        by_type = true;
+        let passed = given.and_then(|value| passed(at, value, said.at, values));
+        add(said.at, ty, passed, values, facts);
+    }
+    by_type
+}
+
+trait Said {
+    /// The expression that a parameter stands for at a use.
+    fn at_of(&self, parameter: Id, at: Ref, values: &Values<'_>) -> Ref;
+}
+
+impl Said for Expr {
+    fn at_of(&self, parameter: Id, at: Ref, values: &Values<'_>) -> Ref {
+        let inner = Self { at: Ref { file: at.file, id: parameter }, env: self.env.clone() };
+        code::seen_through(&inner, values).at
+    }
+}
+
+/// A type where it is really said: of a wrapper's own type parameter, every use of the wrapper.
+fn named(at: Ref, ty: &TypeName, values: &Values<'_>) -> Vec<(Ref, TypeName)> {
+    let function = values.enclosing_function(at);
+    let (Some(function), None) = (function, values.class_named(at, &ty.name)) else {
+        return vec![(at, ty.clone())];
+    };
+    let uses = values.uses(function).into_iter();
+    let typed = uses.filter_map(|used| Some((used, values.tree(used).call(used.id)?.types.first()?.clone())));
+    typed.collect()
+}
+
+/// What a call hands on, where it is really said.
+fn passed(at: Ref, value: Id, site: Ref, values: &Values<'_>) -> Option<Expr> {
+    let own = Expr::new(at).with(value);
+    if site == at {
+        return Some(own);
+    }
+    let parameter = values.parameter_of_function(&own)?;
+    let function = values.enclosing_function(at)?;
+    values.argument_for(site, function, parameter)
+}
+
+fn add(site: Ref, ty: &TypeName, passed: Option<Expr>, values: &Values<'_>, facts: &mut Facts) {
+    let at = code::callee_at(site, values);
+    let Some(class) = values.class_named(site, &ty.name) else { return };
+    let page = document_of(class, values);
+    if let (Some(page), true) = (page, is_launch(site, values)) {
+        let project = Project::of(page.file, values);
+        let start = StartFact::new(project.address(page.file), at);
+        facts.chosen.extend(project.container().map(|container| ChosenStart { container, start }));
+        return;
+    }
+    let target = page.map_or(TargetFact::Class(class), |page| TargetFact::Routes(vec![page.key()]));
+    let null = |given: &Expr| matches!(values.kind(given.at), Kind::Null);
+    let whole = |given: Expr| ArgumentFact {
+        literal_key: false,
+        ..code::argument(Slot::Name(WHOLE.to_owned()), &given, values)
+    };
+    facts.calls.push(CallFact {
+        written: ty.name.to_string(),
+        form: Form::Typed,
+        arguments: passed.filter(|given| !null(given)).map(whole).into_iter().collect(),
+        target,
+        ..CallFact::new(STYLE, Verb::Open, site, at)
+    });
+}
+
+/// Whether an application shows its first page here.
+fn is_launch(site: Ref, values: &Values<'_>) -> bool {
+    let function = values.enclosing_function(site);
+    let name = function.and_then(|at| values.tree(at).function(at.id)).map(|f| f.name.as_str());
+    let class = values.enclosing_named_class(site);
+    name.is_some_and(|name| LAUNCHING.contains(&name))
+        && class.is_some_and(|class| is_kind(class, "Application", values))
+}
+

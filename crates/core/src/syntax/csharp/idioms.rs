@@ -1,0 +1,60 @@
+//! C#'s own: what the base class library does with text, numbers and sequences
+//! (learn.microsoft.com, ".NET API browser").
+
+use crate::syntax::idioms::{Idioms, Literals, TextStep};
+
+pub(super) const IDIOMS: Idioms = Idioms {
+    loops: &["ForEach", "Select", "SelectMany"],
+    passes: &["OrderBy", "Reverse", "Skip", "Take", "ToArray", "ToList", "Where"],
+    texts: &[
+        ("Concat", TextStep::Argument),
+        ("EscapeDataString", TextStep::Argument),
+        ("EscapeUriString", TextStep::Argument),
+        ("Format", TextStep::Format),
+        ("Replace", TextStep::Replace),
+        ("ToString", TextStep::Receiver),
+        ("Trim", TextStep::Receiver),
+        ("UrlEncode", TextStep::Argument),
+    ],
+    members: &[
+        ("Contains", "bool"),
+        ("ContainsKey", "bool"),
+        ("Count", "int"),
+        ("EndsWith", "bool"),
+        ("EscapeDataString", "string"),
+        ("Format", "string"),
+        ("Join", "string"),
+        ("Length", "int"),
+        ("Replace", "string"),
+        ("StartsWith", "bool"),
+        ("Substring", "string"),
+        ("ToLower", "string"),
+        ("ToLowerInvariant", "string"),
+        ("ToString", "string"),
+        ("ToUpper", "string"),
+        ("Trim", "string"),
+        ("UrlEncode", "string"),
+    ],
+    plain: &["bool", "byte", "char", "decimal", "double", "float", "int", "long", "short", "string", "uint"],
+    promises: &["Task", "ValueTask"],
+    literals: Literals { text: "string", truth: "bool", number },
+    unnamed: "",
+    tear_offs: true,
+    elements: &["ElementAt", "First", "FirstOrDefault", "Last", "LastOrDefault", "Single", "SingleOrDefault"],
+    looks: &["All", "Any", "First", "FirstOrDefault", "Last", "OrderBy", "Single", "SingleOrDefault", "Where"],
+    ..Idioms::NONE
+};
+
+/// The type of a number by its suffix (C# specification, "Literals").
+fn number(text: &str) -> &'static str {
+    let lower = text.to_ascii_lowercase();
+    let hexadecimal = lower.starts_with("0x");
+    match lower.chars().last() {
+        Some('l') => "long",
+        Some('m') => "decimal",
+        Some('f') if !hexadecimal => "float",
+        Some('d') if !hexadecimal => "double",
+        _ if lower.contains('.') || (lower.contains('e') && !hexadecimal) => "double",
+        _ => "int",
+    }
+}

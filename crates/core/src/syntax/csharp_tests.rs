@@ -1,0 +1,1 @@
+//! C#: what its lens makes of it.
