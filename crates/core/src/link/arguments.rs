@@ -150,7 +150,7 @@ pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
         };
         let mut parameters: Vec<Parameter> = Vec::new();
         for read in graph.reads_of(screen).filter(|read| declares(route, read)) {
-            let read_out = Route::read(&read.name, &read.fact);
+            let read_out = Route::read(&read.name, &read.fact, graph.routes[route].fact.style);
             match parameters.iter_mut().find(|parameter| parameter.name == read.name) {
                 Some(known) => {
                     known.required |= read_out.required;

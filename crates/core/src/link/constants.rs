@@ -45,7 +45,9 @@ pub(super) fn mark(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHash
     }
     for constant in &mut graph.constants {
         let word = last(&constant.name);
-        constant.used = elsewhere.contains(word) || !values.program().uses_of_name(word).is_empty();
+        constant.used = names.contains(word)
+            || elsewhere.contains(word)
+            || !values.program().uses_of_name(word).is_empty();
     }
 }
 
@@ -56,6 +58,7 @@ fn letters(name: &str) -> String {
 
 /// Whether a name in full, or in part, is what it holds: `archive` of `ShelfArchive`.
 fn says_its_text(name: &str, text: &str) -> bool {
+    let text = text.strip_suffix(".xaml").unwrap_or(text);
     let (name, text) = (letters(last(name)), letters(text));
     name == text
         || (name.len() > 3 && (text.ends_with(&name) || text.starts_with(&name)))

@@ -339,6 +339,12 @@ impl Call {
         !matches!(self.fact.verb, Verb::Back | Verb::BackTo)
     }
 
+    /// Whether what it passes is looked for by name in a query.
+    #[must_use]
+    pub fn asks_by_query(&self) -> bool {
+        self.fact.style.fails_without_query() && self.fact.form != Form::Typed
+    }
+
     /// Whether its target is an address.
     #[must_use]
     pub fn is_address(&self) -> bool {
@@ -399,8 +405,9 @@ impl Route {
     }
 
     /// A parameter made from a read. What is in a query can always be left out.
-    pub(super) fn read(name: &str, fact: &ReadFact) -> Parameter {
-        let required = (fact.forced || fact.needed) && fact.via != Via::Query;
+    pub(super) fn read(name: &str, fact: &ReadFact, style: Style) -> Parameter {
+        let asked = fact.via == Via::Query && !style.fails_without_query();
+        let required = (fact.forced || fact.needed) && !asked;
         ParameterFact {
             name: name.to_owned(),
             ty: fact.ty.clone(),

@@ -163,6 +163,12 @@ impl Style {
         self.platform() == Platform::Apple
     }
 
+    /// Whether what is taken out of a query without asking fails where it is not there.
+    #[must_use]
+    pub fn fails_without_query(self) -> bool {
+        self.platform() == Platform::Xaml
+    }
+
     /// What apps in this style are built for.
     #[must_use]
     pub fn platform(self) -> Platform {

@@ -19,8 +19,12 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for call in graph.calls.iter().filter(|call| call.goes_forward() && call.out_of_scope.is_none()) {
         let [target] = call.targets.as_slice() else { continue };
         let route = &graph.routes[graph.shown_by(*target)];
-        // What declares nothing cannot be passed too much: what is never read is another rule's.
-        if route.declares_by_reads() {
+        // What declares nothing cannot be passed too much: what is never read is another rule's. A key
+        // of a query is looked for by name.
+        if route.declares_by_reads() && !call.asks_by_query() {
+            continue;
+        }
+        if call.asks_by_query() && route.screen.is_none_or(|screen| graph.screens[screen].whole_bag) {
             continue;
         }
         let unknown = |name: &str| route.parameter(name).is_none() && !route.is_whole(name);

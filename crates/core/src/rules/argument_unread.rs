@@ -16,8 +16,12 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    for route in &graph.routes {
+    for (i, route) in graph.routes.iter().enumerate() {
         let Some(screen) = route.screen.filter(|_| !route.declares_by_reads()) else { continue };
+        // An entry hands values on under names of its own.
+        if graph.mapped.iter().any(|entry| entry.route == i) {
+            continue;
+        }
         if graph.screens[screen].whole_bag || route.loses_to.is_some() {
             continue;
         }
@@ -34,7 +38,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 
 /// Where the screen's own taking-out declares, what a call passes beyond that is never read.
 fn extras(graph: &Graph<'_>, sink: &mut Sink) {
-    for call in graph.calls.iter().filter(|call| call.goes_forward()) {
+    for call in graph.calls.iter().filter(|call| call.goes_forward() && !call.asks_by_query()) {
         let [target] = call.targets.as_slice() else { continue };
         let route = &graph.routes[*target];
         let Some(screen) = route.screen.filter(|_| route.declares_by_reads()) else { continue };

@@ -6,7 +6,7 @@ use crate::values::Library;
 
 pub(in crate::recover) const LIBRARY: Library = Library {
     speaks: SPEAKS,
-    members: &[],
+    members: &[("Text", "string")],
     factories: &[("NavigationService", "GetNavigationService", "NavigationService")],
     typed: &[],
     derived: &[
