@@ -149,7 +149,7 @@ pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
             continue;
         };
         let mut parameters: Vec<Parameter> = Vec::new();
-        for read in graph.reads_of(screen).filter(|read| declares(route, read)) {
+        for read in graph.reads_of(screen).filter(|read| declares(route, read) && !read.fact.unmet) {
             let read_out = Route::read(&read.name, &read.fact, graph.routes[route].fact.style);
             match parameters.iter_mut().find(|parameter| parameter.name == read.name) {
                 Some(known) => {

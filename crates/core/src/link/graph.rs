@@ -45,6 +45,8 @@ pub struct Graph<'p> {
     pub redirects: Vec<Redirect>,
     /// Entries that lead on to pages.
     pub mapped: Vec<Mapped>,
+    /// Names of the source's classes whose objects are no plain values.
+    pub objects: FxHashSet<String>,
     /// Generated code that is out of step.
     pub stale: Vec<StaleFact>,
     /// First parts of the dotted names that the source declares.
@@ -310,6 +312,7 @@ impl<'p> Graph<'p> {
             overruled: Vec::new(),
             redirects: Vec::new(),
             mapped: Vec::new(),
+            objects: FxHashSet::default(),
             stale: Vec::new(),
             namespaces: Vec::new(),
             classes: FxHashSet::default(),

@@ -37,7 +37,10 @@ pub(crate) use {address::without_names, arguments::parameters_of, reach::from as
 
 use crate::recover::{CallFact, Facts, Sight, TargetFact};
 use crate::settings::{Named, Settings};
+use crate::source::Language;
+use crate::syntax::ClassKind;
 use crate::values::Values;
+use rustc_hash::FxHashSet;
 
 /// Links the facts of all files. [`complete`] is to follow.
 #[must_use]
@@ -83,6 +86,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         ways,
         pushes,
     } = facts;
+    graph.objects = objects(values);
     screens::add(screens, &routes, &layout_includes, &mut graph, values);
     let owners = owners::Owners::new(&graph.screens, &routes, &parts, nobodys, values);
     links::attach(links, &origins, &mut routes, &mut graph);
@@ -140,6 +144,14 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
     graph.used = used;
     graph.shown_by_markup = shown_by_markup;
     graph
+}
+
+/// Names of classes whose objects are never plain values, in languages that unbox.
+fn objects(values: Values<'_>) -> FxHashSet<String> {
+    let program = values.program();
+    let own = program.classes().filter(|class| program.source(class.file).language == Language::CSharp);
+    let classes = own.filter_map(|class| program.class(class)).filter(|class| class.kind == ClassKind::Class);
+    classes.map(|class| class.name.to_string()).collect()
 }
 
 fn resolve(calls: Vec<CallFact>, owners: &owners::Owners<'_>, graph: &mut Graph<'_>) {

@@ -93,6 +93,8 @@ words! {
         KivyScreen = "kivy-screen",
         /// XAML pages by URI or type.
         XamlUri = "xaml-uri",
+        /// Items of XAML shells, and pages registered beside them.
+        ShellRoute = "shell-route",
     }
 }
 
@@ -112,6 +114,7 @@ impl Style {
                 | Self::Storyboard
                 | Self::KivyScreen
                 | Self::XamlUri
+                | Self::ShellRoute
         )
     }
 
@@ -142,7 +145,10 @@ impl Style {
     /// Whether the first of several declarations of a name in one container takes its calls.
     #[must_use]
     pub fn first_of_a_name_counts(self) -> bool {
-        matches!(self, Self::StackComponent | Self::StackConfig | Self::FluxScene | Self::KivyScreen)
+        matches!(
+            self,
+            Self::StackComponent | Self::StackConfig | Self::FluxScene | Self::KivyScreen | Self::ShellRoute
+        )
     }
 
     /// Whether code answers the addresses of an app, and opens what it likes for them.
@@ -185,7 +191,7 @@ impl Style {
             }
             Self::SwiftuiValue | Self::SwiftuiViewLink | Self::Uikit | Self::Storyboard => Platform::Apple,
             Self::KivyScreen => Platform::Kivy,
-            Self::XamlUri => Platform::Xaml,
+            Self::XamlUri | Self::ShellRoute => Platform::Xaml,
         }
     }
 }

@@ -75,6 +75,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     kivy::RECOVERER,
     xaml::PAGES,
     xaml::uri::RECOVERER,
+    xaml::shell::RECOVERER,
 ];
 
 /// What the platforms' own classes do.

@@ -37,7 +37,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             // Route text is parsed again: what is put in must only read as the declared type.
             let wrong = match &argument.fact.text {
                 Some(text) => !reads_as(text, declared),
-                None => !call.is_address() && differ(passed, declared),
+                None => !call.is_address() && (differ(passed, declared) || is_unboxed(graph, passed, declared)),
             };
             if !wrong {
                 continue;
@@ -53,6 +53,11 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         }
     }
     reads(graph, sink);
+}
+
+/// Whether a plain value is passed where an object of the app's own is taken out.
+fn is_unboxed(graph: &Graph<'_>, passed: &str, declared: &str) -> bool {
+    known(passed).is_some() && graph.objects.contains(declared)
 }
 
 /// A screen that takes an argument out as another type than it declares.

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, Parameter, Read, nearest};
+use crate::link::{Call, Graph, Parameter, Read, nearest};
 use crate::model::{Severity, Via};
 
 pub(super) static RULE: Rule = Rule {
@@ -20,6 +20,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         .reads
         .iter()
         .filter(|read| read.fact.generated.is_none() && !read.fact.from_outside && !read.fact.is_parameter)
+        .filter(|read| !read.fact.unmet)
     {
         let routes: Vec<usize> =
             read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
@@ -96,8 +97,12 @@ fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let mut calls = graph.opened_as(route).into_iter().flat_map(|route| graph.calls_to(route));
     let by_call =
         calls.any(|call| call.fact.open || call.arguments.iter().any(|argument| argument.name == name));
+    // What is handed back arrives as well.
+    let back = |call: &&Call| !call.goes_forward() && call.fact.style == fact.fact.style;
+    let handed = graph.calls.iter().filter(back).flat_map(|call| &call.arguments);
+    let by_back = handed.into_iter().any(|argument| argument.name == name);
     // What others open may bring anything.
-    declared || given || linked || by_call || fact.fact.from_outside || fact.fact.launcher
+    by_back || declared || given || linked || by_call || fact.fact.from_outside || fact.fact.launcher
 }
 
 #[cfg(test)]

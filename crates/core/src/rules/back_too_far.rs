@@ -46,6 +46,9 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
             todo.push_back((i, 0));
         }
     }
+    // What may be led to from anywhere lies on nothing.
+    let anywhere = graph.redirects.iter().filter(|redirect| redirect.from.is_none());
+    todo.extend(anywhere.flat_map(|redirect| redirect.targets.iter().map(|&route| (route, 0))));
     while let Some((route, depth)) = todo.pop_front() {
         let shown = graph.shown_by(route);
         if depths[shown].is_some_and(|known| known <= depth) {

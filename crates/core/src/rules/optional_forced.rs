@@ -16,6 +16,7 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
+    unmet(graph, sink);
     for read in graph.reads.iter().filter(|read| read.fact.forced && !read.fact.tolerant) {
         let routes = read.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
         let declared = routes
@@ -31,6 +32,21 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let message = format!("`{}` may be absent, and is forced here", read.name);
         let report = Report::new(read.fact.at, &read.name, message);
         sink.push(report.related(format!("`{}` is declared here", read.name), parameter.at));
+    }
+}
+
+/// What was asked for and is used whatever the answer was, where some call does without it.
+fn unmet(graph: &Graph<'_>, sink: &mut Sink) {
+    for read in graph.reads.iter().filter(|read| read.fact.unmet) {
+        let routes = read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
+        let lacks = |route: usize| {
+            let mut calls = graph.calls_to(route).filter(|call| call.goes_forward() && !call.fact.open);
+            calls.find(|call| call.arguments.iter().all(|argument| argument.name != read.name))
+        };
+        let Some(call) = routes.into_iter().find_map(lacks) else { continue };
+        let message = format!("`{}` may be absent, and is used as if it were there", read.name);
+        let report = Report::new(read.fact.at, &read.name, message);
+        sink.push(report.related(format!("this call does without `{}`", read.name), call.fact.at));
     }
 }
 

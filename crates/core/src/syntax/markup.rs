@@ -4,7 +4,7 @@
 use super::{Body, Trouble};
 use crate::model::Span;
 use quick_xml::events::{BytesStart, Event};
-use quick_xml::name::ResolveResult;
+use quick_xml::name::{PrefixDeclaration, ResolveResult};
 use quick_xml::reader::NsReader;
 use smol_str::SmolStr;
 
@@ -12,6 +12,8 @@ use smol_str::SmolStr;
 #[derive(Debug, Default)]
 pub struct Markup {
     elements: Vec<Element>,
+    /// Prefixes of namespaces, first bound first.
+    bindings: Vec<(SmolStr, SmolStr)>,
 }
 
 /// Index of an element in its file.
@@ -63,6 +65,12 @@ impl Markup {
     #[must_use]
     pub fn element(&self, id: ElementId) -> &Element {
         &self.elements[id.0 as usize]
+    }
+
+    /// The namespace that a prefix stands for.
+    #[must_use]
+    pub fn namespace(&self, prefix: &str) -> Option<&str> {
+        self.bindings.iter().find(|(bound, _)| bound == prefix).map(|(_, uri)| uri.as_str())
     }
 
     /// The document's element.
@@ -188,7 +196,10 @@ impl<'t> Builder<'t> {
                     continue;
                 }
             };
-            if attribute.key.as_namespace_binding().is_some() {
+            if let Some(binding) = attribute.key.as_namespace_binding() {
+                if let PrefixDeclaration::Named(prefix) = binding {
+                    self.markup.bindings.push((prefix.into(), attribute.value.as_ref().into()));
+                }
                 continue;
             }
             // The value is a slice of the tag's text, which starts one byte after `<`.

@@ -180,6 +180,8 @@ pub struct ReadFact {
     pub forced: bool,
     /// It is used as if it were there, though nothing fails at once where it is not.
     pub needed: bool,
+    /// It was asked for, and is used as if it were there without a look at the answer.
+    pub unmet: bool,
     /// It copes with an absent value: a default or a check.
     pub tolerant: bool,
     /// It is a property of a generated class: the class's name.
@@ -207,6 +209,7 @@ impl ReadFact {
             ty: None,
             forced: false,
             needed: false,
+            unmet: false,
             tolerant: false,
             generated: None,
             via,

@@ -43,6 +43,12 @@ impl<'p> Document<'p> {
         class_at(self.class_name()?, values)
     }
 
+    /// The class of a name with one of the prefixes that it binds: `pages:ShelfPage`.
+    pub(super) fn class_by_prefix(&self, name: &str) -> Option<String> {
+        let (prefix, name) = name.split_once(':')?;
+        in_namespace(self.markup.namespace(prefix)?, name)
+    }
+
     /// Its outermost element's place.
     pub(super) fn at(&self) -> At {
         At { file: self.file, span: self.root.span }

@@ -5,6 +5,7 @@ mod pages;
 mod projects;
 
 pub(super) mod library;
+pub(super) mod shell;
 pub(super) mod uri;
 
 use crate::recover::StyleRecoverer;

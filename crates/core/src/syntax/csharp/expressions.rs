@@ -285,15 +285,13 @@ impl CSharp<'_> {
         self.low.add(Kind::Lambda { params, body }, node)
     }
 
-    /// `!x`; the `!` behind a value says only that it is not null.
+    /// `!x`; a `!` behind a value says that it is not null.
     fn unary(&mut self, node: Node<'_>) -> Id {
         let Some(of) = named(node).into_iter().next() else { return self.low.nothing(node) };
         let of = self.expression(of);
         let sign = children(node).into_iter().find(|n| !n.is_named()).map(|n| self.low.name(n));
         let op = sign.unwrap_or_default();
-        if op == "!" && node.kind() == "postfix_unary_expression" {
-            return of;
-        }
+        let op = if op == "!" && node.kind() == "postfix_unary_expression" { "!!".into() } else { op };
         self.low.add(Kind::Unary { op, of }, node)
     }
 }

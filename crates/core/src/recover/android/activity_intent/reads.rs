@@ -65,6 +65,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             ty,
             forced: !default && code::is_forced(at, values),
             needed: false,
+            unmet: false,
             tolerant: default || code::is_met(at, values),
             generated: None,
             via: Via::Extra,

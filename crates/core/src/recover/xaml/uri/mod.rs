@@ -12,6 +12,9 @@ mod starts;
 mod targets;
 mod typed;
 
+pub(super) use queries::{Pair, split};
+pub(super) use targets::unescaped;
+
 use super::SPEAKS;
 use crate::model::Style;
 use crate::recover::{Facts, StyleRecoverer};

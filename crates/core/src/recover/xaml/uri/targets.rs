@@ -82,7 +82,8 @@ fn rooted(path: &Shape) -> Shape {
     rooted
 }
 
-fn unescaped(argument: &crate::recover::ArgumentFact, at: At) -> MissingStep {
+/// What the user typed goes into a query as it is.
+pub(in crate::recover::xaml) fn unescaped(argument: &crate::recover::ArgumentFact, at: At) -> MissingStep {
     let value = argument.value.clone().unwrap_or_default();
     MissingStep {
         what: format!("`{value}` in the query"),

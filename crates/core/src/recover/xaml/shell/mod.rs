@@ -1,0 +1,34 @@
+//! Shells: items and content in XAML, pages registered in code, and the addresses between them
+//! (learn.microsoft.com, "Shell navigation").
+
+mod addresses;
+mod calls;
+mod items;
+mod receives;
+mod registered;
+mod shells;
+
+use super::SPEAKS;
+use crate::model::Style;
+use crate::recover::{Facts, StyleRecoverer};
+use crate::source::Language;
+use crate::values::Values;
+
+const STYLE: Style = Style::ShellRoute;
+
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(STYLE),
+    speaks: SPEAKS,
+    words: &["GoToAsync", "RegisterRoute", "QueryProperty", "ApplyQueryAttributes", "ShellContent"],
+    recover,
+};
+
+fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    if values.program().source(file).language == Language::Xaml {
+        items::recover(file, values, facts);
+        return;
+    }
+    registered::recover(file, values, facts);
+    calls::recover(file, values, facts);
+    receives::recover(file, values, facts);
+}

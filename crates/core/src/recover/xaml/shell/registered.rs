@@ -1,0 +1,86 @@
+//! Pages that code registers by a name.
+
+use super::{STYLE, receives, shells};
+use crate::model::RouteKind;
+use crate::recover::{At, Facts, RouteFact, Shows, code};
+use crate::syntax::{Call, Kind, TypeName};
+use crate::values::{Expr, Ref, Values};
+
+pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["RegisterRoute"]) {
+        let tree = values.tree(at);
+        let of = tree.receiver(call).and_then(|of| tree.last_name(of));
+        let [name, page, ..] = call.args.as_slice() else { continue };
+        if of.is_none_or(|(name, _)| name != "Routing") {
+            continue;
+        }
+        let here = Expr::new(at);
+        if let Kind::ClassOf(ty) = tree.kind(page.value) {
+            for (site, ty) in said(at, ty, values) {
+                facts.routes.extend(route(site, &here.with(name.value), &ty, values));
+            }
+        }
+    }
+    for (at, call) in code::calls(file, values, &["ShellContent"]) {
+        facts.routes.extend(made(at, call, values));
+    }
+}
+
+/// The type where it is really said: of a helper's own type parameter, every use of the helper.
+fn said(at: Ref, ty: &TypeName, values: &Values<'_>) -> Vec<(Ref, TypeName)> {
+    let function = values.enclosing_function(at).filter(|_| values.class_named(at, &ty.name).is_none());
+    let uses = function.map(|function| values.uses(function)).unwrap_or_default();
+    let typed: Vec<(Ref, TypeName)> = uses
+        .into_iter()
+        .filter_map(|used| Some((used, values.tree(used).call(used.id)?.types.first()?.clone())))
+        .collect();
+    if typed.is_empty() { vec![(at, ty.clone())] } else { typed }
+}
+
+fn route(site: Ref, name: &Expr, ty: &TypeName, values: &Values<'_>) -> Option<RouteFact> {
+    let by_type = match values.kind(name.at) {
+        Kind::Member(member) => matches!(values.kind(name.with(member.of).at), Kind::ClassOf(_)),
+        Kind::Unary { op, .. } => op == "nameof",
+        _ => false,
+    };
+    let text = if by_type { ty.simple().to_owned() } else { values.plain_text(name)? };
+    let at = code::callee_at(site, values);
+    declared(text, ty, at, site, values)
+}
+
+fn declared(name: String, ty: &TypeName, at: At, site: Ref, values: &Values<'_>) -> Option<RouteFact> {
+    let class = values.class_named(site, &ty.name);
+    let taken = class.map(|class| receives::parameters(class, values)).unwrap_or_default();
+    let path = class.map(|class| values.program().path(class).to_owned());
+    let shell = shells::shell(at.file, values);
+    Some(RouteFact {
+        shows: path.map_or(Shows::NotApplicable, |path| Shows::Class(path, at)),
+        container: shell.map(|shell| shells::beside(&shell)),
+        parameters: taken.declared,
+        parameters_from_reads: taken.by_reads,
+        ..RouteFact::new(STYLE, RouteKind::Screen, name, at)
+    })
+}
+
+/// `new ShellContent { Route = "shelf", ContentTemplate = new DataTemplate(typeof(ShelfPage)) }`.
+fn made(at: Ref, call: &Call, values: &Values<'_>) -> Option<RouteFact> {
+    let here = Expr::new(at);
+    let set = |name: &str| {
+        let arg = call.args.iter().find(|arg| arg.name.as_deref() == Some(name))?;
+        Some(here.with(arg.value))
+    };
+    let template = set("ContentTemplate").or_else(|| set("Content"))?;
+    let made = values.tree(at).call(template.at.id)?;
+    let first = made.args.first().map(|arg| values.kind(here.with(arg.value).at));
+    let ty = match first {
+        Some(Kind::ClassOf(ty)) => ty.clone(),
+        _ => TypeName { name: values.tree(at).dotted(made.callee)?.into(), ..TypeName::default() },
+    };
+    let name = set("Route").and_then(|name| values.plain_text(&name));
+    let name = name.unwrap_or_else(|| ty.simple().to_owned());
+    let route = declared(name, &ty, code::callee_at(at, values), at, values)?;
+    let shell = shells::shell(at.file, values);
+    let container = shell.map(|shell| shells::content(&shell));
+    // The shell shows it without a call.
+    Some(RouteFact { container, launcher: true, ..route })
+}
