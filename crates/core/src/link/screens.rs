@@ -4,6 +4,7 @@ use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
 use crate::recover::{ReadFact, ResultSideFact, RouteFact, ScreenFact, Shows};
+use crate::source::Language;
 use crate::values::{Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeSet;
@@ -170,12 +171,27 @@ fn is_made(class: Ref, values: Values<'_>) -> bool {
     }
     let literal = |at: &Ref| matches!(values.kind(*at), crate::syntax::Kind::ClassOf(ty) if values.class_named(*at, &ty.name) == Some(class));
     let argument = |at: &Ref| {
-        let types = values.tree(*at).call(at.id).map(|call| call.types.as_slice()).unwrap_or_default();
+        let tree = values.tree(*at);
+        let call = tree.call(at.id);
+        if let Some(ty) = asked_for(*at, values) {
+            return values.class_named(*at, ty) == Some(class);
+        }
+        if call.and_then(|call| tree.callee(call)).is_some_and(|(name, _)| values.enlists(*at, name)) {
+            return false;
+        }
+        let types = call.map(|call| call.types.as_slice()).unwrap_or_default();
         types.iter().any(|ty| values.class_named(*at, &ty.name) == Some(class))
     };
     program.uses_of_name(&declared.name).iter().any(literal)
         || program.typed(&declared.name).iter().any(argument)
         || program.references_named(&declared.name).iter().any(|&at| outside(at))
+}
+
+/// The type of a parameter, where what is enlisted is handed in by it.
+fn asked_for<'p>(at: Ref, values: Values<'p>) -> Option<&'p str> {
+    let language = values.program().source(at.file).language;
+    let parameter = values.tree(at).parameter(at.id).filter(|_| language == Language::CSharp)?;
+    parameter.ty.as_ref().map(|ty| ty.name.as_str())
 }
 
 /// Whether a node is written inside a class, at any depth.

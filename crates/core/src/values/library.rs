@@ -32,6 +32,8 @@ pub struct Library {
     /// Functions whose closure gets what an argument holds: the function, the argument's label. Without
     /// a label, it gets each element of it.
     pub hands_on: &'static [(&'static str, &'static str)],
+    /// Functions that only say that an object of a type may be made, once something asks for one.
+    pub enlists: &'static [&'static str],
     /// What stands for the one object of a class that derives from one of some bases.
     pub singletons: &'static [(&'static str, &'static [&'static str])],
 }
@@ -70,6 +72,12 @@ impl<'p> Values<'p> {
         let mut found = bases.iter().flat_map(|base| self.program.derived(base)).copied();
         let class = found.next()?;
         Some(Type::of_class(&self.class(class)?.name, class))
+    }
+
+    /// Whether a call only says that objects of a type may be made.
+    #[must_use]
+    pub fn enlists(&self, at: Ref, name: &str) -> bool {
+        self.libraries(at).any(|library| library.enlists.contains(&name))
     }
 
     /// The label of the argument whose value a function of the platform hands its closure.

@@ -39,5 +39,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     texts: &[("create", TextStep::Argument), ("parse", TextStep::Argument), ("toUri", TextStep::Receiver)],
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
     hands_on: &[],
+    enlists: &[],
     singletons: &[],
 };

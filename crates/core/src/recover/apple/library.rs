@@ -49,5 +49,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("popover", "item"),
         ("sheet", "item"),
     ],
+    enlists: &[],
     singletons: &[],
 };

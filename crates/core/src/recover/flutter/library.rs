@@ -28,5 +28,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     texts: &[],
     plain: &[],
     hands_on: &[],
+    enlists: &[],
     singletons: &[],
 };

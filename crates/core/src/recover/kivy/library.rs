@@ -12,5 +12,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     texts: &[],
     plain: &[],
     hands_on: &[],
+    enlists: &[],
     singletons: &[("app", &["App", "MDApp"]), ("get_running_app", &["App", "MDApp"])],
 };

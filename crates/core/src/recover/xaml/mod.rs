@@ -19,7 +19,7 @@ const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::CSh
 pub(super) const PAGES: StyleRecoverer = StyleRecoverer {
     style: None,
     speaks: SPEAKS,
-    words: &["Page", "UserControl", "ContentView"],
+    words: &["Page", "UserControl", "ContentView", "AddTransient", "AddSingleton", "AddScoped"],
     recover: |file, values, facts| pages::recover(file, values, facts),
 };
 

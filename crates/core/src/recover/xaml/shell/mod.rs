@@ -19,7 +19,7 @@ const STYLE: Style = Style::ShellRoute;
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(STYLE),
     speaks: SPEAKS,
-    words: &["GoToAsync", "RegisterRoute", "QueryProperty", "ApplyQueryAttributes", "ShellContent"],
+    words: &["GoToAsync", "RegisterRoute", "QueryProperty", "ApplyQueryAttributes", "ShellContent", "WithShellRoute"],
     recover,
 };
 

@@ -37,6 +37,7 @@ pub(super) fn parameters(page: Ref, values: &Values<'_>) -> Taken {
 /// A property that is set from a key.
 struct Property {
     key: String,
+    literal: bool,
     /// The property's declaration.
     held: Option<Ref>,
     name: String,
@@ -53,12 +54,15 @@ fn properties(class: Ref, values: &Values<'_>) -> Vec<Property> {
         for note in declared.annotations.iter().filter(|note| note.name == "QueryProperty") {
             let [name, key] = note.args.as_slice() else { continue };
             let text = |id| values.plain_text(&Expr::new(Ref { file: part.file, id }));
-            let (Some(name), Some(text)) = (text(name.value), text(key.value)) else { continue };
+            let said = Expr::new(Ref { file: part.file, id: key.value });
+            let (Some(name), Some((text, literal))) = (text(name.value), code::key(&said, values)) else {
+                continue;
+            };
             let held = match values.member_of_class(class, &name) {
                 Some(Def::Variable(at)) => Some(at),
                 _ => generated(class, &name, values),
             };
-            found.push(Property { key: text, held, name, at: Ref { file: part.file, id: key.value } });
+            found.push(Property { key: text, literal, held, name, at: said.at });
         }
     }
     found
@@ -121,6 +125,7 @@ fn use_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFac
     let first = code::node_at(held, values);
     (acts || asked || shown()).then(|| ReadFact {
         is_parameter: true,
+        literal_key: property.literal,
         ..ReadFact::new(property.key.clone(), Via::Query, site, first)
     })
 }

@@ -6,6 +6,10 @@ use crate::recover::{At, Facts, RouteFact, Shows, code};
 use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
+/// Functions that register a page by a name and enlist it at once.
+const WITH_SERVICE: &[&str] =
+    &["AddScopedWithShellRoute", "AddSingletonWithShellRoute", "AddTransientWithShellRoute"];
+
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["RegisterRoute"]) {
         let tree = values.tree(at);
@@ -19,6 +23,11 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             for (site, ty) in said(at, ty, values) {
                 facts.routes.extend(route(site, &here.with(name.value), &ty, values));
             }
+        }
+    }
+    for (at, call) in code::calls(file, values, WITH_SERVICE) {
+        if let ([page, ..], [name, ..]) = (call.types.as_slice(), call.args.as_slice()) {
+            facts.routes.extend(route(at, &Expr::new(at).with(name.value), page, values));
         }
     }
     for (at, call) in code::calls(file, values, &["ShellContent"]) {
