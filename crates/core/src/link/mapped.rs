@@ -16,9 +16,7 @@ pub(super) fn add(facts: Vec<MappedFact>, graph: &mut Graph<'_>) {
         };
         let targets = match &fact.to {
             MappedTo::Page(_) => page.into_iter().collect(),
-            MappedTo::Named { before, placeholder, after } => {
-                named(route, before, placeholder, after, graph)
-            }
+            MappedTo::Named { before, placeholder, after } => named(route, before, placeholder, after, graph),
         };
         graph.redirects.push(Redirect { from: Some(route), targets });
         graph.mapped.push(Mapped { route, page, passes: fact.passes });

@@ -27,8 +27,8 @@ mod stacks;
 mod targets;
 
 pub use graph::{
-    Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Mapped, Parameter, Read, ResultSideLinked,
-    Route, Screen, Unwired,
+    Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Mapped, Parameter, Read,
+    ResultSideLinked, Route, Screen, Unwired,
 };
 pub use nearest::nearest;
 pub(crate) use plain_types::{differ, known as plain_type};

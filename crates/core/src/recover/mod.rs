@@ -21,10 +21,10 @@ pub(crate) mod testing;
 pub use facts::{
     ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ChosenStart, ContainerFact,
     ContainerKey, Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact,
-    Literal, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, OriginFact, Overruled, Owner,
-    ParameterFact, PartFact, PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact, RouteKey,
-    ScreenFact, Shows, Sight, Slot, StaleFact, Standing, StartFact, TargetFact, TypeNamed, UnfiledFact,
-    UnplacedFact, UsedFact, ValueType,
+    Literal, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, OriginFact,
+    Overruled, Owner, ParameterFact, PartFact, PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact,
+    RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, Standing, StartFact, TargetFact, TypeNamed,
+    UnfiledFact, UnplacedFact, UsedFact, ValueType,
 };
 
 use crate::model::Style;
@@ -79,8 +79,13 @@ pub const STYLES: &[StyleRecoverer] = &[
 ];
 
 /// What the platforms' own classes do.
-pub const LIBRARIES: &[Library] =
-    &[android::library::LIBRARY, flutter::library::LIBRARY, apple::library::LIBRARY, kivy::library::LIBRARY, xaml::library::LIBRARY];
+pub const LIBRARIES: &[Library] = &[
+    android::library::LIBRARY,
+    flutter::library::LIBRARY,
+    apple::library::LIBRARY,
+    kivy::library::LIBRARY,
+    xaml::library::LIBRARY,
+];
 
 /// Runs every recoverer over one file.
 #[must_use]

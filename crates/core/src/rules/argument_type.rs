@@ -37,7 +37,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             // Route text is parsed again: what is put in must only read as the declared type.
             let wrong = match &argument.fact.text {
                 Some(text) => !reads_as(text, declared),
-                None => !call.is_address() && (differ(passed, declared) || is_unboxed(graph, passed, declared)),
+                None => {
+                    !call.is_address() && (differ(passed, declared) || is_unboxed(graph, passed, declared))
+                }
             };
             if !wrong {
                 continue;

@@ -17,7 +17,13 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for (i, route) in graph.routes.iter().enumerate() {
-        let Some(screen) = route.screen.filter(|_| !route.declares_by_reads()) else { continue };
+        let Some(screen) = route.screen else { continue };
+        // Where taking out declares, only what is declared beside that can be left unread.
+        let declared = match route.declares_by_reads() {
+            true if route.fact.style.fails_without_query() => &route.fact.parameters,
+            true => continue,
+            false => &route.parameters,
+        };
         // An entry hands values on under names of its own.
         if graph.mapped.iter().any(|entry| entry.route == i) {
             continue;
@@ -25,7 +31,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if graph.screens[screen].whole_bag || route.loses_to.is_some() {
             continue;
         }
-        for parameter in route.parameters.iter().filter(|p| !is_read(graph, screen, &p.name)) {
+        for parameter in declared.iter().filter(|p| !is_read(graph, screen, &p.name)) {
             let name = graph.screen_name(screen);
             let message = format!("`{name}` never reads `{}`", parameter.name);
             let report =

@@ -5,9 +5,9 @@ mod app_settings;
 mod build;
 mod decode;
 mod gradle;
-mod msbuild;
 mod language;
 mod library;
+mod msbuild;
 mod package;
 mod pubspec;
 mod text;
@@ -103,11 +103,17 @@ impl SourceFile {
     /// Whether a generator wrote it: it declares and calls nothing of its own.
     #[must_use]
     pub fn is_generated(&self) -> bool {
-        const ENDINGS: &[&str] =
-            &[
-                ".g.dart", ".gr.dart", ".freezed.dart", ".config.dart", ".mocks.dart", ".gen.dart", ".g.cs", ".g.i.cs",
-                ".Designer.cs",
-            ];
+        const ENDINGS: &[&str] = &[
+            ".g.dart",
+            ".gr.dart",
+            ".freezed.dart",
+            ".config.dart",
+            ".mocks.dart",
+            ".gen.dart",
+            ".g.cs",
+            ".g.i.cs",
+            ".Designer.cs",
+        ];
         ENDINGS.iter().any(|ending| self.path.ends_with(ending))
     }
 

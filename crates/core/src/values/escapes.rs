@@ -20,15 +20,21 @@ impl Values<'_> {
         }
         match tree.kind(expr.at.id) {
             Kind::Call(call) => {
-                let named = tree.callee(call).is_some_and(|(name, _)| {
-                    ESCAPING.iter().any(|start| name.as_str().starts_with(start))
-                });
+                let named = tree
+                    .callee(call)
+                    .is_some_and(|(name, _)| ESCAPING.iter().any(|start| name.as_str().starts_with(start)));
                 named || self.hands_back_escaped(&expr.with(call.callee), depth, fuel)
             }
             Kind::Name(_) => match self.definition(expr, fuel) {
                 Some(Def::Variable(at)) => {
                     let init = self.tree(at).variable(at.id).and_then(|variable| variable.init);
-                    init.is_some_and(|id| self.escaped(&Expr { at: super::Ref { file: at.file, id }, env: expr.env.clone() }, depth - 1, fuel))
+                    init.is_some_and(|id| {
+                        self.escaped(
+                            &Expr { at: super::Ref { file: at.file, id }, env: expr.env.clone() },
+                            depth - 1,
+                            fuel,
+                        )
+                    })
                 }
                 _ => false,
             },

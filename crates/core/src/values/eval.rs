@@ -415,8 +415,7 @@ impl<'p> Values<'p> {
             let index = place.split([':', ',']).next().and_then(|digits| digits.parse::<usize>().ok());
             result.push(Shape::text(before, in_place));
             let arg = index.and_then(|index| args.get(index));
-            let filled =
-                arg.and_then(|arg| self.shapes(&pattern.with(arg.value), fuel).into_iter().next());
+            let filled = arg.and_then(|arg| self.shapes(&pattern.with(arg.value), fuel).into_iter().next());
             result.push(filled.unwrap_or_default());
             rest = tail;
         }

@@ -74,6 +74,22 @@ impl<'p> Values<'p> {
         exports.into_iter().any(|export| self.leads_to(export, package, depth + 1))
     }
 
+    /// What a dotted name means from inside of a file's namespaces, in a language where they are named
+    /// in part: `Views.Shelf` in `Barn` (C# specification, "Namespace and type names").
+    pub(super) fn in_namespaces(&self, file: u32, path: &str) -> Option<Def> {
+        let nested = self.program.source(file).language == Language::CSharp && path.contains('.');
+        nested.then_some(())?;
+        let tree = self.program.tree(file);
+        let open = tree.imports.iter().filter(|import| import.name.is_none()).map(|import| &import.path);
+        let around = std::iter::once(&tree.package).chain(open);
+        let found = around.into_iter().find_map(|outer| self.at_path(&format!("{outer}.{path}")));
+        if found.is_none() {
+            let mut parts = path.split('.').filter(|part| part.starts_with(char::is_uppercase));
+            parts.next_back().into_iter().for_each(|name| self.program.ask_for_name(name));
+        }
+        found
+    }
+
     /// Whether a file's imports put names behind this one.
     pub(super) fn has_prefix(&self, file: u32, name: &str) -> bool {
         self.imports(file).iter().any(|import| import.prefix.as_deref() == Some(name))

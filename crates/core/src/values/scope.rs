@@ -276,7 +276,12 @@ impl<'p> Values<'p> {
                 _ => None,
             };
         }
-        class.or_else(|| self.program.classes_at(name).first().copied())
+        class.or_else(|| self.program.classes_at(name).first().copied()).or_else(|| {
+            match self.in_namespaces(at.file, name)? {
+                Def::Class(class) => Some(class),
+                _ => None,
+            }
+        })
     }
 
     /// The class around a node, anonymous ones included.
@@ -333,7 +338,10 @@ impl<'p> Values<'p> {
                     }
                     return found.or_else(|| self.extension(&of, expr.at, &member.name, fuel));
                 }
-                let path = self.tree(expr.at).dotted(expr.at.id).and_then(|path| self.at_path(&path));
+                let path = self
+                    .tree(expr.at)
+                    .dotted(expr.at.id)
+                    .and_then(|path| self.at_path(&path).or_else(|| self.in_namespaces(expr.at.file, &path)));
                 path.or_else(|| self.extension(&of, expr.at, &member.name, fuel))
             }
             _ => None,

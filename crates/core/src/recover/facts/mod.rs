@@ -16,8 +16,8 @@ pub use routes::{
 };
 pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
-    HandledFact, HostFact, InflateFact, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, Overruled,
-    PushFact, UnfiledFact, UsedFact,
+    HandledFact, HostFact, InflateFact, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView,
+    MissingStep, Overruled, PushFact, UnfiledFact, UsedFact,
 };
 
 use crate::model::{Place, Span};

@@ -26,7 +26,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             dialog: false,
             sheet: false,
             surely,
-            is_base: false,
+            // What others build on, and nobody makes, is never shown itself.
+            is_base: !values.program().derived(&class.name).is_empty() && values.makes(at).is_empty(),
             layouts: Vec::new(),
             at: At { file, span: class.name_span },
         });

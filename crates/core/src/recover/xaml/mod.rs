@@ -5,6 +5,12 @@ mod pages;
 mod projects;
 
 pub(super) mod library;
+
+#[cfg(test)]
+mod shell_tests;
+#[cfg(test)]
+mod uri_tests;
+
 pub(super) mod shell;
 pub(super) mod uri;
 

@@ -52,7 +52,8 @@ fn of_code(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 /// What an expression of a document binds to: `{Binding Name}`.
 pub(super) fn is_bound(name: &str, values: &Values<'_>) -> bool {
-    let files = values.program().sources().files.iter().zip(0..).filter(|(f, _)| f.language == Language::Xaml);
+    let files =
+        values.program().sources().files.iter().zip(0..).filter(|(f, _)| f.language == Language::Xaml);
     files.filter_map(|(_, file)| values.program().markup(file)).any(|markup| {
         markup.elements().flat_map(|(_, element)| &element.attributes).any(|attribute| {
             attribute.value.starts_with('{')
@@ -64,7 +65,11 @@ pub(super) fn is_bound(name: &str, values: &Values<'_>) -> bool {
 /// The classes whose objects a page, or a part of one, is bound to.
 pub(super) fn contexts(class: Ref, values: &Values<'_>) -> Vec<Ref> {
     let files = values.files_of(class);
-    let mut found: Vec<Ref> = files.iter().flat_map(|&file| bound_in(file, values)).filter_map(|(of, bound)| (of == class).then_some(bound)).collect();
+    let mut found: Vec<Ref> = files
+        .iter()
+        .flat_map(|&file| bound_in(file, values))
+        .filter_map(|(of, bound)| (of == class).then_some(bound))
+        .collect();
     if let Some(document) = super::documents::document_of(class, values) {
         let elements = document.markup.elements().filter(|(_, element)| {
             element.parent.is_some_and(|id| document.markup.element(id).name.ends_with("Context"))

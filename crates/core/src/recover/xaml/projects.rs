@@ -2,8 +2,8 @@
 //! (learn.microsoft.com, "Pack URIs").
 
 use super::documents::Document;
-use crate::recover::{At, ContainerKey};
 use crate::model::Span;
+use crate::recover::{At, ContainerKey};
 use crate::source::Language;
 use crate::values::Values;
 
@@ -51,7 +51,9 @@ impl<'v, 'p> Project<'v, 'p> {
 
     /// Whether it is an app, and no library of one.
     pub(super) fn is_app(&self) -> bool {
-        ["App.xaml", "Properties/WMAppManifest.xml", "Application.xaml"].iter().any(|path| self.file(path).is_some())
+        ["App.xaml", "Properties/WMAppManifest.xml", "Application.xaml"]
+            .iter()
+            .any(|path| self.file(path).is_some())
     }
 
     /// The address of a document of it, as its own code writes it.
@@ -81,7 +83,8 @@ impl<'v, 'p> Project<'v, 'p> {
             Some((assembly, path)) => {
                 let sources = self.values.program().sources();
                 let assembly = assembly.rsplit('/').next().unwrap_or(assembly);
-                let module = sources.modules.iter().position(|m| m.build.name.as_deref() == Some(assembly))?;
+                let module =
+                    sources.modules.iter().position(|m| m.build.name.as_deref() == Some(assembly))?;
                 let other = Self { module, values: self.values };
                 Document::of(other.file(path)?, self.values)
             }

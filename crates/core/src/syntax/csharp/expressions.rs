@@ -76,9 +76,18 @@ impl CSharp<'_> {
                 }
             }
             "prefix_unary_expression" | "postfix_unary_expression" => self.unary(node),
-            "class_declaration" | "local_declaration_statement" | "block" | "expression_statement"
-            | "local_function_statement" | "if_statement" | "switch_statement" | "return_statement"
-            | "foreach_statement" | "using_statement" | "for_statement" | "catch_clause" => self.item(node),
+            "class_declaration"
+            | "local_declaration_statement"
+            | "block"
+            | "expression_statement"
+            | "local_function_statement"
+            | "if_statement"
+            | "switch_statement"
+            | "return_statement"
+            | "foreach_statement"
+            | "using_statement"
+            | "for_statement"
+            | "catch_clause" => self.item(node),
             _ => {
                 let inside = self.statements(named(node));
                 self.low.add(Kind::Other(inside), node)

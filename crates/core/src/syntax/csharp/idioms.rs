@@ -41,7 +41,17 @@ pub(super) const IDIOMS: Idioms = Idioms {
     unnamed: "",
     tear_offs: true,
     elements: &["ElementAt", "First", "FirstOrDefault", "Last", "LastOrDefault", "Single", "SingleOrDefault"],
-    looks: &["All", "Any", "First", "FirstOrDefault", "Last", "OrderBy", "Single", "SingleOrDefault", "Where"],
+    looks: &[
+        "All",
+        "Any",
+        "First",
+        "FirstOrDefault",
+        "Last",
+        "OrderBy",
+        "Single",
+        "SingleOrDefault",
+        "Where",
+    ],
     ..Idioms::NONE
 };
 

@@ -101,7 +101,9 @@ impl CSharp<'_> {
             | "enum_declaration"
             | "record_declaration"
             | "struct_declaration" => self.class(node),
-            "method_declaration" | "constructor_declaration" | "local_function_statement" => self.method(node),
+            "method_declaration" | "constructor_declaration" | "local_function_statement" => {
+                self.method(node)
+            }
             "field_declaration" | "event_field_declaration" | "local_declaration_statement" => {
                 self.variables(node)
             }

@@ -55,7 +55,8 @@ impl CSharp<'_> {
             let (key, value) = match part.kind() {
                 "assignment_expression" => {
                     let left = part.child_by_field_name("left");
-                    let key = left.and_then(|n| child(n, "argument")).and_then(|n| named(n).into_iter().next());
+                    let key =
+                        left.and_then(|n| child(n, "argument")).and_then(|n| named(n).into_iter().next());
                     (key, part.child_by_field_name("right"))
                 }
                 _ => {

@@ -109,7 +109,7 @@ impl CSharp<'_> {
     fn again(&mut self, of: Id, ty: Option<&crate::syntax::TypeName>, node: Node<'_>) -> Option<Id> {
         let copy = self.copied(of, node)?;
         Some(match ty {
-            Some(ty) => self.low.add(Kind::Cast { of: copy, ty: ty.clone(), safe: false }, node),
+            Some(ty) => self.low.add(Kind::Cast { of: copy, ty: ty.clone(), safe: true }, node),
             None => copy,
         })
     }

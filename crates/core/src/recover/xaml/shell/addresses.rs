@@ -1,8 +1,8 @@
 //! Addresses of a shell: absolute from `//`, upward by `..`, or of a page that is registered.
 
 use crate::model::Verb;
-use crate::recover::xaml::uri::Pair;
 use crate::recover::At;
+use crate::recover::xaml::uri::Pair;
 use crate::values::{Part, Shape};
 
 /// What an address says.

@@ -87,7 +87,8 @@ fn data(given: &Expr, fact: &mut CallFact, values: &Values<'_>) {
     let Some(entries) = values.entries(&given) else {
         // A parameter that its caller leaves out passes nothing.
         let parameter = values.parameter_of_function(&given);
-        let left_out = parameter.and_then(|at| values.tree(at).parameter(at.id)).is_some_and(|p| p.default.is_some());
+        let left_out =
+            parameter.and_then(|at| values.tree(at).parameter(at.id)).is_some_and(|p| p.default.is_some());
         let flag = values.type_of(&given).is_some_and(|ty| ty.name == "bool");
         fact.open |= !left_out && !flag;
         return;

@@ -19,7 +19,14 @@ const STYLE: Style = Style::ShellRoute;
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(STYLE),
     speaks: SPEAKS,
-    words: &["GoToAsync", "RegisterRoute", "QueryProperty", "ApplyQueryAttributes", "ShellContent", "WithShellRoute"],
+    words: &[
+        "GoToAsync",
+        "RegisterRoute",
+        "QueryProperty",
+        "ApplyQueryAttributes",
+        "ShellContent",
+        "WithShellRoute",
+    ],
     recover,
 };
 

@@ -2,7 +2,7 @@
 //! (learn.microsoft.com, "Pass data", "QueryPropertyAttribute", "IQueryAttributable").
 
 use crate::model::Via;
-use crate::recover::xaml::{pages, only};
+use crate::recover::xaml::{only, pages};
 use crate::recover::{Facts, ParameterFact, ReadFact, code};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
@@ -115,10 +115,12 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 fn use_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFact> {
     let held = property.held?;
     let variable = values.tree(held).variable(held.id)?;
-    let acts = variable.setter.is_some() || variable.annotations.iter().any(|n| n.name == "ObservableProperty");
+    let acts =
+        variable.setter.is_some() || variable.annotations.iter().any(|n| n.name == "ObservableProperty");
     values.expect_users(held, &property.name);
     let asked = values.program().uses_of_name(&property.name).iter().any(|&at| {
-        let named = values.tree(at).enclosing(at.id, |kind| matches!(kind, Kind::Unary { op, .. } if op == "nameof"));
+        let named =
+            values.tree(at).enclosing(at.id, |kind| matches!(kind, Kind::Unary { op, .. } if op == "nameof"));
         named.is_none() && values.meaning(&Expr::new(at)) == Some(Def::Variable(held))
     });
     let shown = || pages::is_bound(&property.name, values);
@@ -182,12 +184,18 @@ fn is_asked_for(key: &Expr, function: Ref, values: &Values<'_>) -> bool {
     let asked = code::calls(function.file, values, &["ContainsKey", "TryGetValue"]);
     asked.iter().any(|(at, call)| {
         let first = call.args.first().map(|arg| Expr::new(*at).with(arg.value));
-        around.holds(tree.span(at.id)) && first.and_then(|key| values.plain_text(&key)).as_ref() == Some(&name)
+        around.holds(tree.span(at.id))
+            && first.and_then(|key| values.plain_text(&key)).as_ref() == Some(&name)
     })
 }
 
 /// A value that was asked for without looking at the answer, and is used as if it were there.
-fn forced_later(call: Ref, out: Option<crate::syntax::Id>, read: &ReadFact, values: &Values<'_>) -> Option<ReadFact> {
+fn forced_later(
+    call: Ref,
+    out: Option<crate::syntax::Id>,
+    read: &ReadFact,
+    values: &Values<'_>,
+) -> Option<ReadFact> {
     let tree = values.tree(call);
     let Kind::Block(items) = tree.node(call.id).parent.map(|up| tree.kind(up))? else { return None };
     let (name, _) = tree.last_name(out?)?;

@@ -13,7 +13,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let set = ["Source", "Content"].iter().any(|said| frame.attribute("", said).is_some());
         let elsewhere = document.markup.elements().flat_map(|(_, element)| &element.attributes);
         let bound = elsewhere.filter(|attribute| attribute.value.contains(&format!("ElementName={name}")));
-        let used = values.files_of(class).iter().any(|&file| !values.program().uses_in(file, name).is_empty());
+        let used =
+            values.files_of(class).iter().any(|&file| !values.program().uses_in(file, name).is_empty());
         if set || used || bound.count() > 0 || !frame.children.is_empty() {
             continue;
         }

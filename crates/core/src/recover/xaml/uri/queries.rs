@@ -71,13 +71,15 @@ mod tests {
     #[test]
     fn paths_and_pairs_come_apart_across_pieces() {
         let mut shape = Shape::text("/Views/Item.xaml?id=", true);
-        let hole = |ty: &str| Hole { written: "x".into(), ty: Some(ty.into()), parameter: None, escaped: false };
+        let hole =
+            |ty: &str| Hole { written: "x".into(), ty: Some(ty.into()), parameter: None, escaped: false };
         shape.push(Shape::hole(hole("int")));
         shape.push(Shape::text("&note=", false));
         shape.push(Shape::hole(hole("string")));
         let (path, pairs) = split(&shape, At { file: 0, span: Span::new(0, 0) });
         assert_eq!(path.plain().as_deref(), Some("/Views/Item.xaml"));
-        let found: Vec<_> = pairs.iter().map(|p| (&p.argument.slot, p.argument.literal_key, p.unescaped)).collect();
+        let found: Vec<_> =
+            pairs.iter().map(|p| (&p.argument.slot, p.argument.literal_key, p.unescaped)).collect();
         let name = |name: &str| Slot::Name(name.to_owned());
         assert_eq!(found, [(&name("id"), true, false), (&name("note"), false, true)]);
     }

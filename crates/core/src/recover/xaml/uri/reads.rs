@@ -72,7 +72,8 @@ fn is_asked_for(key: &Expr, values: &Values<'_>) -> bool {
     let asked = code::calls(key.at.file, values, &["ContainsKey", "TryGetValue"]);
     asked.iter().any(|(at, call)| {
         let first = call.args.first().map(|arg| Expr::new(*at).with(arg.value));
-        around.holds(tree.span(at.id)) && first.and_then(|key| values.plain_text(&key)).as_ref() == Some(&name)
+        around.holds(tree.span(at.id))
+            && first.and_then(|key| values.plain_text(&key)).as_ref() == Some(&name)
     })
 }
 
@@ -102,10 +103,18 @@ fn whole(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         let cast = tree.node(used.id).parent.and_then(|up| match tree.kind(up) {
             Kind::Cast { ty, safe, .. } => Some((ty.name.to_string(), *safe)),
+            Kind::Binary { op, right, .. } if op == "is" => match tree.kind(*right) {
+                Kind::ClassOf(ty) => Some((ty.name.to_string(), true)),
+                _ => None,
+            },
             _ => None,
         });
         let read = ReadFact::new(WHOLE.to_owned(), Via::Argument, used, code::node_at(used, values));
-        let (ty, safe) = cast.map_or((None, true), |(ty, safe)| (Some(ty), safe));
-        facts.reads.push(ReadFact { ty, forced: !safe, tolerant: safe, ..read });
+        let (ty, safe) =
+            cast.filter(|(ty, _)| !ty.is_empty()).map_or((None, true), |(ty, safe)| (Some(ty), safe));
+        // A pattern's variable takes the value once more.
+        if facts.reads.iter().all(|known| known.at != read.at || known.name != WHOLE) {
+            facts.reads.push(ReadFact { ty, forced: !safe, tolerant: safe, ..read });
+        }
     }
 }

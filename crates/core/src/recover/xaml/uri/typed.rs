@@ -5,9 +5,7 @@ use crate::model::{Form, Verb};
 use crate::recover::xaml::documents::document_of;
 use crate::recover::xaml::is_kind;
 use crate::recover::xaml::projects::Project;
-use crate::recover::{
-    ArgumentFact, CallFact, ChosenStart, Facts, Slot, StartFact, TargetFact, code,
-};
+use crate::recover::{ArgumentFact, CallFact, ChosenStart, Facts, Slot, StartFact, TargetFact, code};
 use crate::syntax::{Call, Id, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
@@ -105,4 +103,3 @@ fn is_launch(site: Ref, values: &Values<'_>) -> bool {
     name.is_some_and(|name| LAUNCHING.contains(&name))
         && class.is_some_and(|class| is_kind(class, "Application", values))
 }
-

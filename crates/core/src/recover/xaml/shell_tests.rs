@@ -1,0 +1,194 @@
+//! Shells as apps write them: in XAML and in code, with view models and helpers.
+
+use crate::recover::testing::{calls, lists, reads, routes, scanned};
+use crate::rules::testing::judged;
+
+/// A fixture with `XMLNS` for the namespaces that every document binds.
+fn app(text: &str) -> String {
+    text.replace(
+        "XMLNS",
+        "xmlns=\"http://schemas.microsoft.com/dotnet/2021/maui\" xmlns:x=\"http://schemas.microsoft.com/winfx/2009/xaml\"",
+    )
+}
+
+#[test]
+fn tabs_registered_pages_and_where_addresses_lead() {
+    let document = scanned(&app(r#"
+//- Barn.csproj
+<Project Sdk="Microsoft.NET.Sdk"><PropertyGroup><UseMaui>true</UseMaui></PropertyGroup></Project>
+//- AppShell.xaml
+<Shell x:Class="Barn.AppShell" XMLNS xmlns:v="clr-namespace:Barn.Views">
+  <TabBar>
+    <ShellContent Title="Tools" Route="tools" ContentTemplate="{DataTemplate v:ToolsPage}"/>
+    <ShellContent Title="Loans" Route="loans"><v:LoansPage/></ShellContent>
+  </TabBar>
+  <FlyoutItem Title="Desk"><v:DeskPage/></FlyoutItem>
+</Shell>
+//- AppShell.xaml.cs
+namespace Barn;
+public partial class AppShell : Shell
+{
+    public AppShell()
+    {
+        InitializeComponent();
+        Routing.RegisterRoute("item", typeof(Views.ItemPage));
+        Add<Views.LoanPage>();
+    }
+    static void Add<T>() where T : Page => Routing.RegisterRoute(typeof(T).Name, typeof(T));
+}
+//- Views/Pages.cs
+using Barn.Models;
+namespace Barn.Views;
+public class ToolsPage : ContentPage
+{
+    public ToolsPage() { BindingContext = new ToolsModel(); }
+    async Task Item(int id) => await Shell.Current.GoToAsync($"item?id={id}");
+    async Task Loan() => await AppShell.Current.GoToAsync("item/LoanPage", true);
+}
+public class LoansPage : ContentPage
+{
+    public LoansPage(LoansModel model) { BindingContext = model; }
+}
+public class DeskPage : ContentPage { }
+[QueryProperty(nameof(Id), "id")]
+public class ItemPage : ContentPage
+{
+    public int Id { set { Load(value); } }
+    async Task Away() { await Shell.Current.GoToAsync("//tools"); }
+    async Task Deep() { await Shell.Current.GoToAsync("//loans/LoanPage"); }
+}
+public class LoanPage : ContentPage, IQueryAttributable
+{
+    public void ApplyQueryAttributes(IDictionary<string, object> query)
+    {
+        if (query.ContainsKey("item")) Show((Item)query["item"]);
+        Title = query["title"] as string;
+    }
+    async Task Up() { await Shell.Current.GoToAsync("../.."); }
+    async Task Swap() { await Shell.Current.GoToAsync("../item"); }
+}
+//- Models/Models.cs
+namespace Barn.Models;
+public class Item { }
+public class ToolsModel
+{
+    Task Open(Item item) => Shell.Current.GoToAsync("LoanPage", new Dictionary<string, object> { ["item"] = item, ["title"] = "x" });
+}
+public class LoansModel(INavigator navigator)
+{
+    Task Open() { var where = nameof(Barn.Views.LoanPage); return navigator.Go(where); }
+    Task Elsewhere(Map map) => map.GoToAsync("nowhere");
+}
+public interface INavigator { Task Go(string address); }
+public class Navigator : INavigator
+{
+    public Task Go(string address) => Shell.Current.GoToAsync(address);
+}
+public class Map { public Task GoToAsync(string place) => null; }
+"#));
+    lists(
+        &routes(&document),
+        "*tools [screen] -> ToolsPage () AppShell.xaml:3
+         loans [screen] -> LoansPage () AppShell.xaml:4
+         DeskPage [screen] -> DeskPage () AppShell.xaml:6
+         item [screen] -> ItemPage (id?: int) AppShell.xaml.cs:7
+         LoanPage [screen] -> LoanPage (item?: -, title: string) AppShell.xaml.cs:8",
+    );
+    lists(
+        &calls(&document),
+        "ToolsPage open LoanPage literal (item, title) Models.cs:5
+         LoansPage open LoanPage typed () Models.cs:9
+         ToolsPage open item literal (id) Pages.cs:6
+         ToolsPage open LoanPage literal () Pages.cs:7
+         ItemPage reset tools literal () Pages.cs:18
+         ItemPage reset LoanPage literal () Pages.cs:19
+         LoanPage back - () Pages.cs:28
+         LoanPage replace item literal () Pages.cs:29",
+    );
+    lists(
+        &reads(&document),
+        "LoanPage item - Pages.cs:25
+         LoanPage title string forced Pages.cs:26",
+    );
+}
+
+#[test]
+fn content_is_absolute_and_registered_pages_are_not() {
+    judged(
+        "out-of-scope-route",
+        &app(r#"
+//- AppShell.xaml
+<Shell x:Class="Barn.AppShell" XMLNS xmlns:v="clr-namespace:Barn">
+  <ShellContent Route="tools" ContentTemplate="{DataTemplate v:ToolsPage}"/>
+  <ShellContent Route="loans" ContentTemplate="{DataTemplate v:LoansPage}"/>
+</Shell>
+//- Pages.cs
+namespace Barn;
+public partial class AppShell : Shell { public AppShell() { Routing.RegisterRoute("item", typeof(ItemPage)); } }
+public class ToolsPage : ContentPage
+{
+    Task A() => Shell.Current.GoToAsync("item");
+    Task B() => Shell.Current.GoToAsync("//item");
+                              ^^^^^^^^^ out-of-scope-route: cannot be used here
+    Task C() => Shell.Current.GoToAsync("//tools/item");
+    Task D() => Shell.Current.GoToAsync("//loans");
+    Task E() => Shell.Current.GoToAsync("loans");
+                              ^^^^^^^^^ out-of-scope-route: cannot be used here
+}
+public class LoansPage : ContentPage { }
+public class ItemPage : ContentPage { }
+"#),
+    );
+}
+
+#[test]
+fn properties_that_nothing_uses_and_values_that_may_be_absent() {
+    let text = app(r#"
+//- AppShell.xaml
+<Shell x:Class="Barn.AppShell" XMLNS xmlns:v="clr-namespace:Barn">
+  <ShellContent Route="tools" ContentTemplate="{DataTemplate v:ToolsPage}"/>
+</Shell>
+//- ItemPage.xaml
+<ContentPage x:Class="Barn.ItemPage" XMLNS><Label Text="{Binding Name}"/></ContentPage>
+//- Pages.cs
+namespace Barn;
+public partial class AppShell : Shell { public AppShell() { Routing.RegisterRoute("item", typeof(ItemPage)); } }
+public class ToolsPage : ContentPage
+{
+    Task A(string name) => Shell.Current.GoToAsync("item", new Dictionary<string, object> { { "id", 1 }, { "name", name }, { "tag", "x" } });
+    Task B() => Shell.Current.GoToAsync("item");
+}
+//- ItemPage.xaml.cs
+namespace Barn;
+[QueryProperty(nameof(Name), "name")]
+[QueryProperty(nameof(Tag), "tag")]
+UNREAD
+public partial class ItemPage : ContentPage, IQueryAttributable
+{
+    public ItemPage() { BindingContext = this; }
+    public string Name { get; set; }
+    public string Tag { get; set; }
+    public void ApplyQueryAttributes(IDictionary<string, object> query)
+    {
+        query.TryGetValue("id", out var id);
+        Load((int)id!);
+        UNMET
+        if (query.TryGetValue("id", out var other)) Load((int)other!);
+    }
+}
+"#);
+    judged(
+        "optional-forced",
+        &text
+            .replace("UNREAD\n", "")
+            .replace("        UNMET\n", "                  ^^ optional-forced: `id` may be absent\n"),
+    );
+    let tag = "                             ^^^^^ argument-unread: never reads `tag`\n";
+    judged(
+        "argument-unread",
+        &text
+            .replace("        UNMET\n", "")
+            .replace("UNREAD\n", tag)
+            .replace("[QueryProperty(nameof(Tag), \"tag\")]", "[QueryProperty(nameof(Tag),  \"tag\")]"),
+    );
+}
