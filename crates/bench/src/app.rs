@@ -33,6 +33,16 @@ const FILLERS: &[Filler] = &[
         text: plain_swift,
     },
     Filler {
+        extension: "py",
+        path: |copy, number| format!("app{copy}/plain/plain_{number}.py"),
+        text: plain_python,
+    },
+    Filler {
+        extension: "cs",
+        path: |copy, number| format!("app{copy}/Plain/Plain{number}.cs"),
+        text: plain_csharp,
+    },
+    Filler {
         extension: "kt",
         path: |copy, number| {
             format!("app{copy}/src/main/java/org/borrowbarn/app{copy}/plain/Plain{number}.kt")
@@ -93,7 +103,8 @@ fn has_extension(path: &Path, wanted: &str) -> bool {
 }
 
 fn is_code(path: &Path) -> bool {
-    ["dart", "java", "js", "kt", "swift", "ts", "tsx"].iter().any(|extension| has_extension(path, extension))
+    let code = ["cs", "dart", "java", "js", "kt", "py", "swift", "ts", "tsx"];
+    code.iter().any(|extension| has_extension(path, extension))
 }
 
 /// A copy's names: modules, packages, graphs, layouts and addresses of its own.
@@ -127,6 +138,13 @@ fn varied(text: &str, copy: usize) -> String {
         "Packages/",
         "BorrowbarnTests/",
         "project.yml",
+        "buildozer.spec",
+        "kiosk",
+        "main.py",
+        "tests/",
+        "Phone/",
+        "Shared/",
+        "Desk.Tests/",
     ];
     if whole.iter().any(|start| text.starts_with(start)) && !text.contains('\n') {
         return format!("app{copy}/{text}");
@@ -173,6 +191,44 @@ fn plain_swift(_copy: usize, number: usize) -> String {
         ));
     }
     text.push_str("}\n");
+    text
+}
+
+/// The same in Python.
+fn plain_python(_copy: usize, number: usize) -> String {
+    let mut text = format!(
+        "import math\n\n\nclass Plain{number}:\n    \"\"\"Keeps counts of tools on shelf {number}.\"\"\"\n\n    \
+         def __init__(self, limit):\n        self.limit = limit\n        self.counts = {{}}\n"
+    );
+    for method in 0..12 {
+        text.push_str(&format!(
+            "\n    def count{method}(self, name, by={method}):\n        \
+             before = self.counts.get(name, 0)\n        after = max(before + by, self.limit * {number})\n        \
+             if after > before:\n            self.counts[name] = math.floor(after)\n        \
+             return sum(value * 2 for value in self.counts.values() if value > {method})\n"
+        ));
+    }
+    text
+}
+
+/// The same in C#.
+fn plain_csharp(_copy: usize, number: usize) -> String {
+    let mut text = format!(
+        "using System;\nusing System.Collections.Generic;\nusing System.Linq;\n\nnamespace Borrowbarn.Plain\n{{\n    \
+         /// <summary>Keeps counts of tools on shelf {number}.</summary>\n    public class Plain{number}\n    {{\n        \
+         private readonly int _limit;\n        private readonly Dictionary<string, int> _counts = new Dictionary<string, int>();\n\n        \
+         public Plain{number}(int limit)\n        {{\n            _limit = limit;\n        }}\n"
+    );
+    for method in 0..12 {
+        text.push_str(&format!(
+            "\n        public int Count{method}(string name, int by = {method})\n        {{\n            \
+             var before = _counts.ContainsKey(name) ? _counts[name] : 0;\n            \
+             var after = Math.Max(before + by, _limit * {number});\n            \
+             if (after > before)\n            {{\n                _counts[name] = after;\n            }}\n\n            \
+             return _counts.Values.Where(value => value > {method}).Sum(value => value * 2);\n        }}\n"
+        ));
+    }
+    text.push_str("    }\n}\n");
     text
 }
 

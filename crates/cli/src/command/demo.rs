@@ -57,8 +57,13 @@ const TARGET: Style = Style::ComposeTyped;
 const SCREEN: &str = "LoanDetailFragment";
 
 /// The apps of other platforms, and the pages that are written of them.
-const OTHERS: &[(&str, &str)] =
-    &[("flutter", "flutter.html"), ("react-native", "react-native.html"), ("apple", "apple.html")];
+const OTHERS: &[(&str, &str)] = &[
+    ("flutter", "flutter.html"),
+    ("react-native", "react-native.html"),
+    ("apple", "apple.html"),
+    ("kivy", "kivy.html"),
+    ("xaml", "xaml.html"),
+];
 
 fn heading(title: &str, command: &str, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let (strong, faint) = (look.strong(), look.faint());

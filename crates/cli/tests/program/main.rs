@@ -3,8 +3,10 @@
 mod apple;
 mod bad_input;
 mod documents;
+mod kivy;
 mod looking;
 mod react_native;
 mod settings;
 mod support;
 mod usage;
+mod xaml;

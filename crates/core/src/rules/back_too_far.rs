@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::link::Graph;
+use crate::link::{Call, Graph};
 use crate::model::{RouteKind, Severity, Verb};
 use std::collections::VecDeque;
 
@@ -56,7 +56,8 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
         }
         depths[shown] = Some(depth);
         let Some(screen) = graph.routes[shown].screen else { continue };
-        for call in graph.calls_of(screen).filter(|call| call.goes_forward()) {
+        let leads = |call: &&Call| call.goes_forward() && call.out_of_scope.is_none();
+        for call in graph.calls_of(screen).filter(leads) {
             for &target in &call.targets {
                 match call.fact.verb {
                     Verb::Reset => todo.push_front((target, call.fact.lands)),

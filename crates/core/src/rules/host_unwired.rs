@@ -40,7 +40,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             ),
             Unwired::NothingIn => (
                 "manager",
-                "nothing is ever put into this manager: it shows an empty window".to_owned(),
+                "nothing is ever shown in it: it stays empty".to_owned(),
                 "Add its screens, or take it out.".to_owned(),
             ),
             Unwired::NoStack(name) => (

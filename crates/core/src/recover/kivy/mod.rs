@@ -35,6 +35,7 @@ pub(super) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "'current'",
         "switch_to",
         "get_screen",
+        "manager.",
         "Screen)",
         "Screen>",
         "Builder.load",

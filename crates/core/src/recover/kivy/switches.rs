@@ -22,6 +22,14 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(manager) = manager_of(&Expr::new(used).with(member.of), values) else { continue };
         let site = Ref { file, id: outer };
         let at = At { file, span: member.name_span };
+        let through = asked(&Expr::new(Ref { file, id: *value }), values);
+        if !through.is_empty() {
+            let of = |(call, given): (Ref, Expr)| {
+                switch(call, code::callee_at(call, values), &given, manager, values)
+            };
+            facts.calls.extend(through.into_iter().map(of));
+            continue;
+        }
         for said in values.sites(site, *value) {
             let given = Expr { at: Ref { file, id: *value }, env: said.env.clone() };
             if let (Manager::Of(key), true) = (manager, is_set_up(said.at, values)) {
@@ -38,6 +46,26 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let (Some(manager), Some(arg)) = (manager, call.args.first()) else { continue };
         switch_to(at, &Expr::new(Ref { file, id: arg.value }), manager, values, facts);
     }
+}
+
+/// Where a method of a manager is given the name that it shows: every call of it on a manager, though
+/// nothing says which class that is: `self.manager.go("shelf")`.
+fn asked(given: &Expr, values: &Values<'_>) -> Vec<(Ref, Expr)> {
+    let found = values.parameter_of_function(given).zip(values.enclosing_function(given.at));
+    let Some((parameter, function)) = found else { return Vec::new() };
+    let own = values.enclosing_named_class(function).filter(|&class| is_manager(class, values));
+    let name = values.tree(function).function(function.id).map(|f| f.name.clone()).filter(|_| own.is_some());
+    let Some(name) = name.filter(|name| name != "<init>") else { return Vec::new() };
+    let calls = values.program().calls_named(&name).iter().copied();
+    let on_manager = |&call: &Ref| {
+        let tree = values.tree(call);
+        let of = tree.call(call.id).and_then(|made| tree.receiver(made));
+        of.is_some_and(|of| manager_of(&Expr::new(call).with(of), values).is_some())
+    };
+    calls
+        .filter(on_manager)
+        .filter_map(|call| Some((call, values.argument_for(call, function, parameter)?)))
+        .collect()
 }
 
 /// While the app is built, or a manager sets itself up, it is what is shown first.

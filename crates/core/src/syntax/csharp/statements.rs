@@ -107,21 +107,21 @@ impl CSharp<'_> {
 
     /// A name or member once more, as a type: what a pattern's variable holds.
     fn again(&mut self, of: Id, ty: Option<&crate::syntax::TypeName>, node: Node<'_>) -> Option<Id> {
-        let copy = self.copied(of, node)?;
+        let copy = self.copied(of)?;
         Some(match ty {
             Some(ty) => self.low.add(Kind::Cast { of: copy, ty: ty.clone(), safe: true }, node),
             None => copy,
         })
     }
 
-    fn copied(&mut self, of: Id, node: Node<'_>) -> Option<Id> {
+    fn copied(&mut self, of: Id) -> Option<Id> {
         let kind = match self.low.tree.kind(of) {
             Kind::Name(name) => Kind::Name(name.clone()),
             Kind::This => Kind::This,
             Kind::Member(member) => {
                 let (from, name) = (member.of, member.name.clone());
                 let (name_span, safe) = (member.name_span, member.safe);
-                let of = self.copied(from, node)?;
+                let of = self.copied(from)?;
                 Kind::Member(crate::syntax::Member { of, name, name_span, safe })
             }
             _ => return None,

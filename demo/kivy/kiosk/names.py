@@ -1,0 +1,10 @@
+"""What the kiosk's screens are called."""
+
+SHELF = "shelf"
+ITEM = "item"
+CARD = "card"
+MEMBER = "member"
+LOAN = "loan"
+RETURN = "return"
+TICKETS = "tickets"
+STOCK = "stock"

@@ -1,0 +1,6 @@
+from kiosk import names
+
+
+def test_names_are_words(manager):
+    manager.current = "nowhere"
+    assert names.SHELF.isalpha()

@@ -1,0 +1,6 @@
+namespace Borrowbarn.Desk.Tests;
+
+public class RoutesTests
+{
+    public async Task GoesNowhere() => await Shell.Current.GoToAsync("//nowhere");
+}

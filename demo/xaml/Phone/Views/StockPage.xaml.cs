@@ -1,0 +1,8 @@
+using Borrowbarn.Phone.Navigation;
+
+namespace Borrowbarn.Phone.Views
+{
+    public partial class StockPage : BarnPage
+    {
+    }
+}

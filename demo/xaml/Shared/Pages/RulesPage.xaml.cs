@@ -1,0 +1,8 @@
+using Microsoft.Phone.Controls;
+
+namespace Borrowbarn.Shared.Pages
+{
+    public partial class RulesPage : PhoneApplicationPage
+    {
+    }
+}
