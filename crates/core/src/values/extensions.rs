@@ -12,7 +12,9 @@ impl Values<'_> {
         if class.kind != ClassKind::Extension {
             return class.is("partial").then(|| self.first_part(at)).flatten();
         }
-        self.class_named(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
+        self.program.additions().extended(at, || {
+            self.class_named(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
+        })
     }
 
     /// A class that a document of kv names: any of that name, wherever it is declared
@@ -41,8 +43,13 @@ impl Values<'_> {
             let parts = self.program.classes_at(&self.class_path(class)).iter().copied();
             return parts.filter(|&part| part != class && self.extended(part) == Some(class)).collect();
         }
-        let named = self.program.extensions_named(&declared.name).iter().copied();
-        named.filter(|&more| self.extended(more) == Some(class)).collect()
+        let named = self.program.extensions_named(&declared.name);
+        if named.is_empty() {
+            return Vec::new();
+        }
+        self.program.additions().extensions(class, || {
+            named.iter().copied().filter(|&more| self.extended(more) == Some(class)).collect()
+        })
     }
 
     /// The files that hold a class or add to it.

@@ -8,7 +8,7 @@ use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
 use smol_str::SmolStr;
 use std::collections::BTreeSet;
-use std::sync::{Mutex, OnceLock};
+use std::sync::{Mutex, OnceLock, RwLock};
 
 /// A node of the program.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
@@ -32,6 +32,40 @@ pub struct Program<'s> {
     has_graphs: bool,
     asked: Mutex<Asked>,
     callees: OnceLock<FxHashMap<Ref, Vec<Ref>>>,
+    additions: Additions,
+}
+
+/// What adds to which class, as far as it was asked. Asked often, and the same each time.
+#[derive(Debug, Default)]
+pub(super) struct Additions {
+    extended: RwLock<FxHashMap<Ref, Option<Ref>>>,
+    extensions: RwLock<FxHashMap<Ref, Vec<Ref>>>,
+}
+
+impl Additions {
+    /// The class that a node adds to.
+    pub(super) fn extended(&self, at: Ref, find: impl FnOnce() -> Option<Ref>) -> Option<Ref> {
+        if let Some(known) = self.extended.read().ok().and_then(|known| known.get(&at).copied()) {
+            return known;
+        }
+        let found = find();
+        if let Ok(mut known) = self.extended.write() {
+            known.insert(at, found);
+        }
+        found
+    }
+
+    /// What adds to a class.
+    pub(super) fn extensions(&self, class: Ref, find: impl FnOnce() -> Vec<Ref>) -> Vec<Ref> {
+        if let Some(known) = self.extensions.read().ok().and_then(|known| known.get(&class).cloned()) {
+            return known;
+        }
+        let found = find();
+        if let Ok(mut known) = self.extensions.write() {
+            known.insert(class, found.clone());
+        }
+        found
+    }
 }
 
 /// What was looked for and may stand in files that are not parsed.
@@ -94,6 +128,7 @@ impl<'s> Program<'s> {
             has_graphs,
             asked: Mutex::default(),
             callees: OnceLock::new(),
+            additions: Additions::default(),
         }
     }
 
@@ -121,6 +156,11 @@ impl<'s> Program<'s> {
         resolve: impl FnOnce() -> FxHashMap<Ref, Vec<Ref>>,
     ) -> &FxHashMap<Ref, Vec<Ref>> {
         self.callees.get_or_init(resolve)
+    }
+
+    /// What is known of what adds to which class.
+    pub(super) fn additions(&self) -> &Additions {
+        &self.additions
     }
 
     /// Names that the source declares as functions or classes.
