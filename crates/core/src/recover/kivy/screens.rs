@@ -61,14 +61,6 @@ pub(super) fn is_manager_name(name: &str) -> bool {
 /// A use of a property that takes its value: anywhere but where it is set.
 fn read_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFact> {
     let (held, name) = (property.held?, &property.name);
-    let uses = match values.kind(held) {
-        Kind::Parameter(_) => values.uses_of_parameter(held),
-        _ => {
-            values.expect_users(held, name);
-            let all = values.program().uses_of_name(name).iter().copied();
-            all.filter(|&at| values.meaning(&Expr::new(at)) == Some(Def::Variable(held))).collect()
-        }
-    };
     let taken = |at: &Ref| {
         let tree = values.tree(*at);
         !tree.node(at.id).parent.is_some_and(|up| match tree.kind(up) {
@@ -78,6 +70,19 @@ fn read_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFa
     };
     // A method that runs when a property changes is told of it.
     let told = values.program().functions_named(&format!("on_{name}"));
-    let first = uses.into_iter().find(taken).or_else(|| told.first().copied())?;
+    let used = match values.kind(held) {
+        Kind::Parameter(_) => values.uses_of_parameter(held).into_iter().find(taken),
+        _ => {
+            values.expect_users(held, name);
+            // Most often a property is used where its class is declared: the rest is asked only then.
+            let own = values.enclosing_named_class(held).map(|class| values.files_of(class));
+            let own = own.unwrap_or_default();
+            let near = own.iter().flat_map(|&file| values.program().uses_in(file, name));
+            let far = values.program().uses_of_name(name).iter().filter(|at| !own.contains(&at.file));
+            let meant = |at: &Ref| values.meaning(&Expr::new(*at)) == Some(Def::Variable(held));
+            near.chain(far).copied().find(|at| taken(at) && meant(at))
+        }
+    };
+    let first = used.or_else(|| told.first().copied())?;
     Some(ReadFact { site, ..ReadFact::of_parameter(name, first, code::node_at(first, values)) })
 }
