@@ -249,7 +249,12 @@ impl<'p> Owners<'p> {
 
     /// Whether a class between `derived` and `base` overrides the function without calling it.
     fn replaces(&self, derived: Ref, base: Ref, name: &str) -> bool {
-        let between = self.values.lineage(derived).into_iter().take_while(|class| *class != base);
+        let lineage = self.values.lineage(derived);
+        // A constructor runs that of its base; what is only a part of another class replaces nothing.
+        if name == "<init>" || !lineage.contains(&base) {
+            return false;
+        }
+        let between = lineage.into_iter().take_while(|class| *class != base);
         let mut own = between.filter_map(|class| {
             let tree = self.values.tree(class);
             let members = &self.values.class(class)?.members;

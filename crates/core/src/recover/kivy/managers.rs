@@ -1,6 +1,7 @@
 //! Screen managers, and which one an expression means: by attribute, by id, through the app, a screen's
 //! own, from a helper.
 
+use super::documents;
 use super::properties::set_up;
 use super::screens::{is_manager, is_manager_name, is_screen};
 use crate::recover::{At, ContainerFact, ContainerKey, Facts, Sight, StartFact, code};
@@ -139,6 +140,9 @@ fn made(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Option<M
     if is_library_manager(expr.at, call, values) {
         return Some(Manager::Of(ContainerKey(code::callee_at(expr.at, values))));
     }
+    if let Some(root) = documents::loaded(expr.at, call, values) {
+        return follow(&Expr::new(root), depth + 1, values);
+    }
     let body = values.called_body(expr)?;
     values.handed_back(&body).iter().find_map(|back| follow(back, depth + 1, values))
 }
@@ -196,11 +200,16 @@ fn is_in_screen(of: &Expr, values: &Values<'_>) -> bool {
 /// `app.root`, `self.root` in the app: what the app's `build` hands back, or the tree of its document.
 fn app_root(of: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
     let class = values.type_of(of)?.class?;
-    let Def::Functions(found) = values.member_of_class(class, "build")? else { return None };
-    let function = *found.first()?;
-    let body = values.tree(function).function(function.id)?.body?;
-    let body = Expr::new(Ref { file: function.file, id: body });
-    values.handed_back(&body).iter().find_map(|back| follow(back, depth + 1, values))
+    let built = || {
+        let Def::Functions(found) = values.member_of_class(class, "build")? else { return None };
+        let function = *found.first()?;
+        let body = values.tree(function).function(function.id)?.body?;
+        let body = Expr::new(Ref { file: function.file, id: body });
+        values.handed_back(&body).iter().find_map(|back| follow(back, depth + 1, values))
+    };
+    built().or_else(|| {
+        documents::of_app(class, values).and_then(|root| follow(&Expr::new(root), depth + 1, values))
+    })
 }
 
 /// `….ids.name`: the widget of that id, in the rules of the object's class first.

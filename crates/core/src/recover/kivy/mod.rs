@@ -2,6 +2,7 @@
 
 mod adds;
 mod arguments;
+mod documents;
 mod managers;
 mod properties;
 mod screens;

@@ -3,9 +3,9 @@
 use super::documents::{Document, class_at, element_class};
 use super::is_kind;
 use crate::model::ScreenKind;
-use crate::recover::{At, Facts, PartFact, ScreenFact};
+use crate::recover::{At, Facts, PartFact, ScreenFact, UsedFact};
 use crate::source::Language;
-use crate::syntax::{ClassKind, Kind};
+use crate::syntax::{Attribute, ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -17,6 +17,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn of_document(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(document) = Document::of(file, values) else { return };
+    facts.used.extend(named_in(&document));
     let Some(class) = document.class(values) else { return };
     if document.is_page(values) {
         facts.screens.push(screen(class, document.at(), true, values));
@@ -29,6 +30,16 @@ fn of_document(file: u32, values: &Values<'_>, facts: &mut Facts) {
             facts.parts.push(PartFact { class: held, of: class });
         }
     }
+}
+
+/// Constants that a document names: `{x:Static nav:Links.Shelf}`.
+fn named_in(document: &Document<'_>) -> Vec<UsedFact> {
+    let attributes = document.markup.elements().flat_map(|(_, element)| &element.attributes);
+    let named = attributes.filter(|attribute| attribute.value.contains("x:Static"));
+    let last =
+        |attribute: &Attribute| attribute.value.trim_end_matches('}').rsplit('.').next().map(str::to_owned);
+    let fact = |name: String| UsedFact { kind: "static".to_owned(), name };
+    named.filter_map(last).map(fact).collect()
 }
 
 /// Pages that are written in code alone.
@@ -92,7 +103,11 @@ fn bound_in(file: u32, values: &Values<'_>) -> Vec<(Ref, Ref)> {
         let up = tree.node(used.id).parent?;
         let Kind::Assign { target, value, .. } = tree.kind(up) else { return None };
         (*target == used.id).then_some(())?;
-        let value = Expr::new(*used).with(*value);
+        // `BindingContext = model = new Model()`.
+        let value = match tree.kind(*value) {
+            Kind::Assign { value, .. } => Expr::new(*used).with(*value),
+            _ => Expr::new(*used).with(*value),
+        };
         let given = values.type_of(&value).and_then(|ty| ty.class);
         // A container of services hands out what it is asked for by type.
         let asked = || {

@@ -76,6 +76,13 @@ impl<'v, 'p> Project<'v, 'p> {
         }
     }
 
+    /// Whether the assembly that an address names is one of the source.
+    pub(super) fn has_assembly(&self, address: &str) -> bool {
+        let named = address.split(COMPONENT).next().map(|start| start.trim_start_matches('/'));
+        let modules = &self.values.program().sources().modules;
+        modules.iter().any(|module| module.build.name.as_deref() == named)
+    }
+
     /// The page at an address that is known whole, if this project or a library has it.
     pub(super) fn page(&self, address: &str) -> Option<Document<'p>> {
         let path = address.split(['?', '#']).next().unwrap_or(address);

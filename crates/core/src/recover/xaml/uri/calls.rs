@@ -1,11 +1,12 @@
 //! Calls on frames and the navigation service: by address, by type, and back.
 
+use super::queries::split;
 use super::{STYLE, targets, typed};
 use crate::model::Verb;
 use crate::recover::xaml::documents::{Document, directive, document_of};
-use crate::recover::{CallFact, Facts, code};
+use crate::recover::{At, CallFact, Facts, code};
 use crate::syntax::{Call, Id, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Expr, Ref, Shape, Values};
 
 /// Names of the platform's own members that are a frame or its service.
 const BY_NAME: &[&str] = &["Frame", "NavigationService"];
@@ -13,7 +14,8 @@ const BY_NAME: &[&str] = &["Frame", "NavigationService"];
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["Navigate"]) {
         let Some(first) = call.args.first().filter(|_| is_on_frame(at, call, values)) else { continue };
-        if typed::recover(at, call, first.value, values, facts) {
+        if typed::recover(at, call, first.value, values, facts) || typed::made(at, first.value, values, facts)
+        {
             continue;
         }
         let inner = innermost(at, first.value, values);
@@ -28,7 +30,23 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             facts.calls.push(CallFact { steps: 1 + before(at, values), ..fact });
         }
     }
+    sources(file, values, facts);
     tiles(file, values, facts);
+}
+
+/// `frame.Source = uri`.
+fn sources(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for &used in values.program().uses_in(file, "Source") {
+        let Kind::Member(member) = tree.kind(used.id) else { continue };
+        let Some(outer) = tree.node(used.id).parent else { continue };
+        let Kind::Assign { target, op, value } = tree.kind(outer) else { continue };
+        if *target != used.id || op != "=" || !is_frame(&Expr::new(used).with(member.of), values) {
+            continue;
+        }
+        let (site, at) = (Ref { file, id: outer }, At { file, span: member.name_span });
+        targets::call(Verb::Open, site, at, &Expr::new(used).with(*value), values, facts);
+    }
 }
 
 /// `ShellTile.Create(uri, data)`: what the user pins leads to the address.
@@ -44,13 +62,21 @@ fn tiles(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
-/// The expression that says the address: `page` in `new Uri(page, UriKind.Relative)`.
+/// The expression that says the address: `page` in `new Uri(page, UriKind.Relative)`, and in
+/// `new Uri("/" + page + ".xaml", UriKind.Relative)`.
 fn innermost(at: Ref, value: Id, values: &Values<'_>) -> Id {
     let tree = values.tree(at);
-    match tree.call(value) {
+    let said = match tree.call(value) {
         Some(made) if made.new => made.args.first().map_or(value, |arg| arg.value),
         _ => value,
-    }
+    };
+    let found = values.eval(&Expr::new(at).with(said));
+    let paths = found.iter().filter_map(|value| Some(split(value.shape()?, code::callee_at(at, values)).0));
+    let open: Vec<Shape> = paths.filter(targets::is_put_together).collect();
+    let parameter = open.iter().flat_map(Shape::holes).find_map(|hole| hole.parameter);
+    let uses = parameter.map(|parameter| values.uses_of_parameter(parameter)).unwrap_or_default();
+    let inside = |used: &&Ref| used.file == at.file && tree.span(said).holds(tree.span(used.id));
+    uses.iter().find(inside).map_or(said, |used| used.id)
 }
 
 /// How many steps back the statements right before this one already take.

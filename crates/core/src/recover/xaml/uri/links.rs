@@ -4,7 +4,7 @@ use super::{STYLE, targets};
 use crate::model::Verb;
 use crate::recover::xaml::documents::Document;
 use crate::recover::{At, CallFact, Facts};
-use crate::values::{Ref, Values};
+use crate::values::{Def, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(document) = Document::of(file, values) else { return };
@@ -15,11 +15,27 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(uri) = element.attribute("", "NavigateUri") else { continue };
         let at = At { file, span: element.span };
         let text = uri.value.strip_prefix("{}").unwrap_or(&uri.value);
-        if uri.value.starts_with('{') && !uri.value.starts_with("{}") {
+        if let Some(held) = held(&uri.value, values) {
+            targets::held(site, at, &held, values, facts);
+        } else if uri.value.starts_with('{') && !uri.value.starts_with("{}") {
             let call = CallFact { written: uri.value.clone(), ..CallFact::new(STYLE, Verb::Link, site, at) };
             facts.calls.push(CallFact { target: crate::recover::TargetFact::Unknown, ..call });
         } else {
             targets::written(site, at, text, values, facts);
         }
+    }
+}
+
+/// `{x:Static nav:Links.Shelf}`: the constant that an attribute names
+/// (learn.microsoft.com, "x:Static markup extension").
+fn held(value: &str, values: &Values<'_>) -> Option<Ref> {
+    let inside = value.strip_prefix("{x:Static")?.trim_end_matches('}').trim();
+    let name = inside.trim_start_matches("Member=");
+    let (class, member) = name.rsplit(':').next()?.split_once('.')?;
+    values.expect_class(class);
+    let class = *values.program().classes_named(class).first()?;
+    match values.member_of_class(class, member)? {
+        Def::Variable(at) => Some(at),
+        _ => None,
     }
 }

@@ -5,9 +5,26 @@ use super::STYLE;
 use crate::model::{RouteKind, Via};
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::projects::Project;
-use crate::recover::{At, Facts, MappedFact, MappedTo, ParameterFact, RouteFact, RouteKey, Shows};
-use crate::syntax::Element;
-use crate::values::Values;
+use crate::recover::{At, Facts, MappedFact, MappedTo, ParameterFact, RouteFact, RouteKey, Shows, code};
+use crate::values::{Expr, Ref, Values};
+
+/// A mapper that is written in code may take any address.
+pub(super) const IN_CODE: &str = "UriMapperBase";
+
+/// Entries that code adds: `new UriMapping { Uri = …, MappedUri = … }`.
+pub(super) fn of_code(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let project = Project::of(file, values);
+    for (order, (site, call)) in code::calls(file, values, &["UriMapping"]).into_iter().enumerate() {
+        let said = |name: &str| {
+            let arg = call.args.iter().find(|arg| arg.name.as_deref() == Some(name))?;
+            let value = Expr::new(Ref { file, id: arg.value });
+            Some((values.plain_text(&value)?, code::node_at(value.at, values)))
+        };
+        let (Some((uri, uri_at)), Some((mapped, _))) = (said("Uri"), said("MappedUri")) else { continue };
+        let entry = Entry { uri: &uri, uri_at, mapped: &mapped, order, at: code::callee_at(site, values) };
+        entry.add(&project, facts);
+    }
+}
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(document) = Document::of(file, values) else { return };
@@ -17,18 +34,34 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let at = At { file, span: element.span };
         let text = |name: &str| element.attribute("", name).map(|attribute| attribute.value.as_str());
         let (Some(uri), Some(mapped)) = (text("Uri"), text("MappedUri")) else { continue };
-        let (shows, to) = page_of(mapped, at, &project);
+        let uri_at = element.attribute("", "Uri").map_or(at, |uri| At { span: uri.span, ..at });
+        Entry { uri, uri_at, mapped, order, at }.add(&project, facts);
+    }
+}
+
+/// An entry, wherever it is written.
+struct Entry<'t> {
+    uri: &'t str,
+    uri_at: At,
+    mapped: &'t str,
+    order: usize,
+    at: At,
+}
+
+impl Entry<'_> {
+    fn add(&self, project: &Project<'_, '_>, facts: &mut Facts) {
+        let (shows, to) = page_of(self.mapped, self.at, project);
         facts.routes.push(RouteFact {
-            pattern: Some(uri.to_owned()),
+            pattern: Some(self.uri.to_owned()),
             container: project.container(),
-            parameters: placeholders(uri, element, at),
+            parameters: placeholders(self.uri, self.uri_at),
             closed: true,
             shows,
-            order,
-            ..RouteFact::new(STYLE, RouteKind::Screen, uri.to_owned(), at)
+            order: self.order,
+            ..RouteFact::new(STYLE, RouteKind::Screen, self.uri.to_owned(), self.at)
         });
         if let Some(to) = to {
-            facts.mapped.push(MappedFact { from: RouteKey(at), to, passes: keys(mapped) });
+            facts.mapped.push(MappedFact { from: RouteKey(self.at), to, passes: keys(self.mapped) });
         }
     }
 }
@@ -54,7 +87,7 @@ fn page_of(mapped: &str, at: At, project: &Project<'_, '_>) -> (Shows, Option<Ma
     (shows, Some(MappedTo::Page(page.key())))
 }
 
-fn placeholders(uri: &str, element: &Element, at: At) -> Vec<ParameterFact> {
+fn placeholders(uri: &str, at: At) -> Vec<ParameterFact> {
     let names = uri.split('{').skip(1).filter_map(|rest| rest.split_once('}'));
     let parameter = |(name, _): (&str, &str)| ParameterFact {
         name: name.to_owned(),
@@ -63,7 +96,7 @@ fn placeholders(uri: &str, element: &Element, at: At) -> Vec<ParameterFact> {
         nullable: false,
         default: None,
         via: Via::Path,
-        at: element.attribute("", "Uri").map_or(at, |uri| At { span: uri.span, ..at }),
+        at,
     };
     names.map(parameter).collect()
 }

@@ -34,6 +34,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "NavigationEventArgs",
         "ShellTile",
         "NavigationService",
+        "UriMapp",
+        "typeof(",
     ],
     recover,
 };
@@ -47,7 +49,9 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             frames::recover(file, values, facts);
         }
         _ => {
+            mappings::of_code(file, values, facts);
             calls::recover(file, values, facts);
+            typed::kept(file, values, facts);
             reads::recover(file, values, facts);
         }
     }

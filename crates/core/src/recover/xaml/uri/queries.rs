@@ -39,8 +39,18 @@ fn read(name: String, key: &Shape, value: &Shape, at: At) -> Pair {
         text: value.plain(),
         at,
     };
-    let text = |hole: &Hole| hole.ty.as_deref() == Some("string") && !hole.escaped;
+    let text =
+        |hole: &Hole| hole.ty.as_deref() == Some("string") && !hole.escaped && !names_a_thing(&hole.written);
     Pair { argument, unescaped: value.holes().any(text) }
+}
+
+/// Ends of the names of what is made by code, and holds nothing that would have to be escaped.
+const MADE: &[&str] = &["code", "guid", "id", "key", "number"];
+
+/// Whether a value is called like the name that code has for a thing, which nobody types.
+fn names_a_thing(written: &str) -> bool {
+    let last = written.rsplit(['.', '_']).next().unwrap_or(written).to_ascii_lowercase();
+    MADE.iter().any(|end| last.ends_with(end))
 }
 
 /// What stands before a character and, where there is one, what stands behind it.

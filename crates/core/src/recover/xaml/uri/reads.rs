@@ -11,6 +11,7 @@ const GIVEN: &[&str] = &["NavigationEventArgs", "NavigatingCancelEventArgs"];
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     asked(file, values, facts);
+    asked_of_keys(file, values, facts);
     indexed(file, values, facts);
     whole(file, values, facts);
 }
@@ -21,6 +22,23 @@ fn asked(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let tree = values.tree(at);
         let of = tree.receiver(call).map(|of| Expr::new(at).with(of));
         let Some(first) = call.args.first().filter(|_| of.is_some_and(|of| is_query(&of, values))) else {
+            continue;
+        };
+        for read in taken(at, first.value, values) {
+            facts.reads.push(ReadFact { tolerant: true, ..read });
+        }
+    }
+}
+
+/// `query.Keys.Contains(key)`.
+fn asked_of_keys(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    for (at, call) in code::calls(file, values, &["Contains"]) {
+        let tree = values.tree(at);
+        let keys = tree.receiver(call).and_then(|of| match tree.kind(of) {
+            Kind::Member(member) if member.name == "Keys" => Some(Expr::new(at).with(member.of)),
+            _ => None,
+        });
+        let Some(first) = call.args.first().filter(|_| keys.is_some_and(|of| is_query(&of, values))) else {
             continue;
         };
         for read in taken(at, first.value, values) {
@@ -69,7 +87,7 @@ fn is_asked_for(key: &Expr, values: &Values<'_>) -> bool {
     };
     let tree = values.tree(key.at);
     let around = tree.span(function.id);
-    let asked = code::calls(key.at.file, values, &["ContainsKey", "TryGetValue"]);
+    let asked = code::calls(key.at.file, values, &["Contains", "ContainsKey", "TryGetValue"]);
     asked.iter().any(|(at, call)| {
         let first = call.args.first().map(|arg| Expr::new(*at).with(arg.value));
         around.holds(tree.span(at.id))

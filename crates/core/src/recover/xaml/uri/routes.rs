@@ -1,6 +1,6 @@
 //! Pages as routes by their addresses, and the projects that they stand in.
 
-use super::{STYLE, starts};
+use super::{STYLE, mappings, starts};
 use crate::model::RouteKind;
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::projects::Project;
@@ -32,6 +32,7 @@ fn container(project: &Project<'_, '_>, values: &Values<'_>) -> Option<Container
         is_app: project.is_app(),
         starts: starts::of_manifest(project, values).into_iter().collect(),
         open_start: !starts::is_said(project),
+        open: !values.program().derived(mappings::IN_CODE).is_empty(),
         sight: Sight::Inside,
         ..ContainerFact::new(key)
     })

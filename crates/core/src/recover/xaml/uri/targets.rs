@@ -29,6 +29,19 @@ pub(super) fn written(site: Ref, at: At, text: &str, values: &Values<'_>, facts:
     add(base, &[Shape::text(text, true)], values, facts);
 }
 
+/// An address that a document takes from a constant.
+pub(super) fn held(site: Ref, at: At, constant: &Ref, values: &Values<'_>, facts: &mut Facts) {
+    let shape = values.initial_text(*constant);
+    let base = CallFact {
+        written: shape.as_ref().map(Shape::value).unwrap_or_default(),
+        form: if shape.is_some() { Form::Constant } else { Form::Dynamic },
+        constant: Some(*constant),
+        ..CallFact::new(STYLE, Verb::Link, site, at)
+    };
+    let shapes: Vec<Shape> = shape.into_iter().map(Shape::named).collect();
+    add(base, &shapes, values, facts);
+}
+
 fn add(base: CallFact, shapes: &[Shape], values: &Values<'_>, facts: &mut Facts) {
     let project = Project::of(base.at.file, values);
     let mut arguments = Vec::new();
@@ -64,12 +77,26 @@ fn target(paths: &[Shape], project: &Project<'_, '_>) -> TargetFact {
     if text.split('/').next().is_some_and(|start| start.contains(':')) {
         return TargetFact::External;
     }
-    if text.contains(COMPONENT)
-        && let Some(page) = first.plain().and_then(|address| project.page(&address))
-    {
-        return TargetFact::Routes(vec![page.key()]);
+    if text.contains(COMPONENT) {
+        // Of an assembly that is not in the source nothing is known.
+        let page = first.plain().and_then(|address| project.page(&address));
+        return match page {
+            Some(page) => TargetFact::Routes(vec![page.key()]),
+            None if project.has_assembly(&text) => TargetFact::Text(paths.iter().map(rooted).collect()),
+            None => TargetFact::External,
+        };
+    }
+    // A file whose name is put together may be any.
+    if paths.iter().any(is_put_together) {
+        return TargetFact::Unknown;
     }
     TargetFact::Text(paths.iter().map(rooted).collect())
+}
+
+/// Whether a part of a path is put together of text and what is not known.
+pub(super) fn is_put_together(path: &Shape) -> bool {
+    let text = path.value();
+    text.split('/').any(|segment| segment.contains("{}") && segment != "{}")
 }
 
 /// An address without its first slash is from the project's root as well.

@@ -5,7 +5,9 @@ use crate::model::{Form, Verb};
 use crate::recover::xaml::documents::document_of;
 use crate::recover::xaml::is_kind;
 use crate::recover::xaml::projects::Project;
-use crate::recover::{ArgumentFact, CallFact, ChosenStart, Facts, Slot, StartFact, TargetFact, code};
+use crate::recover::{
+    ArgumentFact, CallFact, ChosenStart, Facts, RedirectFact, Slot, StartFact, TargetFact, code,
+};
 use crate::syntax::{Call, Id, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
@@ -34,6 +36,47 @@ pub(super) fn recover(at: Ref, call: &Call, first: Id, values: &Values<'_>, fact
         add(said.at, ty, passed, values, facts);
     }
     by_type
+}
+
+/// `Navigate(new ShelfPage(shelf))`: the page is made in place, with what its constructor takes.
+pub(super) fn made(at: Ref, first: Id, values: &Values<'_>, facts: &mut Facts) -> bool {
+    let given = code::seen_through(&Expr::new(at).with(first), values);
+    let Some(class) = values.made_class(&given).filter(|&class| is_kind(class, "Page", values)) else {
+        return false;
+    };
+    let page = document_of(class, values);
+    let target = page.map_or(TargetFact::Class(class), |page| TargetFact::Routes(vec![page.key()]));
+    facts.calls.push(CallFact {
+        written: values.written(given.at),
+        form: Form::Typed,
+        open: true,
+        target,
+        ..CallFact::new(STYLE, Verb::Open, at, code::callee_at(at, values))
+    });
+    true
+}
+
+/// Pages whose types are kept in a list or table may be opened from wherever that is asked.
+pub(super) fn kept(file: u32, values: &Values<'_>, facts: &mut Facts) {
+    let tree = values.program().tree(file);
+    for id in tree.ids() {
+        let Kind::ClassOf(ty) = tree.kind(id) else { continue };
+        let at = Ref { file, id };
+        let handed = tree.node(id).parent.is_some_and(|up| match tree.kind(up) {
+            Kind::Call(call) => {
+                code::callee_name(Ref { file, id: up }, values) == "Navigate"
+                    || values.called_function(&Expr::new(Ref { file, id: up })).is_some()
+                    || call.callee == id
+            }
+            Kind::Binary { .. } | Kind::Member(_) => true,
+            _ => false,
+        });
+        let page = values.class_named(at, &ty.name).and_then(|class| document_of(class, values));
+        if let Some(page) = page.filter(|page| !handed && !page.has_shell()) {
+            let target = TargetFact::Routes(vec![page.key()]);
+            facts.redirects.push(RedirectFact { style: STYLE, from: None, target });
+        }
+    }
 }
 
 trait Said {
