@@ -182,3 +182,106 @@ class BarnApp(App):
 "#,
     );
 }
+
+#[test]
+fn an_app_whose_tree_is_a_document_that_is_loaded() {
+    let document = scanned(
+        r#"
+//- main.py
+from kivymd.app import MDApp
+from kivymd.uix.screen import MDScreen
+from kivymd.uix.screenmanager import MDScreenManager
+from kivy.lang import Builder
+from kivy.uix.screenmanager import ScreenManager, Screen
+from kivy.core.window import Window
+
+sm = ScreenManager()
+
+class LoginScreen(MDScreen):
+    def on_login(self):
+        sm.current = "home"
+        self.manager.current = 'home'
+        MDApp.get_running_app().root.current = "settings"
+
+class HomeScreen(MDScreen):
+    user = None
+    def logout(self, *args):
+        self.parent.current = "login"
+        self.manager.switch_to(DetailScreen(name="detail"))
+
+class DetailScreen(Screen):
+    def __init__(self, **kwargs):
+        super(DetailScreen, self).__init__(**kwargs)
+        self.name = "detail"
+
+class SettingsScreen(MDScreen):
+    pass
+
+class WindowManager(ScreenManager):
+    pass
+
+kv = Builder.load_file("my.kv")
+
+class MainApp(MDApp):
+    def build(self):
+        return kv
+
+    def change_screen(self, name):
+        self.root.current = name
+        
+    def open_home(self):
+        self.change_screen("home")
+        self.change_screen("homee")
+
+if __name__ == "__main__":
+    MainApp().run()
+//- my.kv
+#:kivy 1.0
+#:set HOME "home"
+WindowManager:
+    LoginScreen:
+    HomeScreen:
+        id: home_screen
+    SettingsScreen:
+        name: "settings"
+
+<LoginScreen>:
+    name: "login"
+    MDRaisedButton:
+        text: "go"
+        on_release:
+            app.root.current = HOME
+            root.manager.transition.direction = "left"
+    MDFlatButton:
+        on_press: app.change_screen("settings")
+
+<HomeScreen>:
+    name: "home"
+    MDFlatButton:
+        on_release: root.manager.current = "login" if root.user is None else "settings"
+    MDFlatButton:
+        on_release: root.manager.current = root.manager.next()
+"#,
+    );
+    lists(
+        &routes(&document),
+        "detail [screen] -> DetailScreen () main.py:20
+         settings [screen] -> SettingsScreen () my.kv:8
+         *login [screen] -> LoginScreen () my.kv:11
+         home [screen] -> HomeScreen () my.kv:21",
+    );
+    lists(
+        &calls(&document),
+        "LoginScreen open home literal () main.py:12
+         LoginScreen open home literal () main.py:13
+         LoginScreen open settings literal () main.py:14
+         HomeScreen open login literal () main.py:19
+         HomeScreen replace detail typed () main.py:20
+         - open home literal () main.py:43
+         - open undeclared literal () main.py:44
+         LoginScreen open home constant () my.kv:15
+         LoginScreen open settings literal () my.kv:18
+         HomeScreen open settings|login computed () my.kv:23
+         HomeScreen open settings computed () my.kv:25",
+    );
+}

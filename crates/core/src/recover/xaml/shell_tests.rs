@@ -192,3 +192,158 @@ public partial class ItemPage : ContentPage, IQueryAttributable
             .replace("[QueryProperty(nameof(Tag), \"tag\")]", "[QueryProperty(nameof(Tag),  \"tag\")]"),
     );
 }
+
+#[test]
+fn a_templates_view_models_and_names_of_types() {
+    let document = scanned(
+        r#"
+//- Shop/Shop.csproj
+<Project Sdk="Microsoft.NET.Sdk"><PropertyGroup><UseMaui>true</UseMaui></PropertyGroup></Project>
+//- Shop/AppShell.xaml
+<?xml version="1.0" encoding="UTF-8"?>
+<Shell xmlns="http://xamarin.com/schemas/2014/forms" 
+       xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml"
+       xmlns:local="clr-namespace:Shop.Views"
+       x:Class="Shop.AppShell">
+    <TabBar>
+        <ShellContent Title="About" Route="AboutPage" ContentTemplate="{DataTemplate local:AboutPage}" />
+        <ShellContent Title="Browse" ContentTemplate="{DataTemplate local:ItemsPage}" />
+    </TabBar>
+    <TabBar>
+        <ShellContent Route="LoginPage" Shell.FlyoutItemIsVisible="False" ContentTemplate="{DataTemplate local:LoginPage}" />
+    </TabBar>
+</Shell>
+//- Shop/AppShell.xaml.cs
+using Shop.ViewModels;
+using Shop.Views;
+using System;
+using Xamarin.Forms;
+
+namespace Shop
+{
+    public partial class AppShell : Xamarin.Forms.Shell
+    {
+        public AppShell()
+        {
+            InitializeComponent();
+            Routing.RegisterRoute(nameof(ItemDetailPage), typeof(ItemDetailPage));
+            Routing.RegisterRoute(nameof(NewItemPage), typeof(NewItemPage));
+        }
+
+        private async void OnMenuItemClicked(object sender, EventArgs e)
+        {
+            await Shell.Current.GoToAsync("//LoginPage");
+        }
+    }
+}
+//- Shop/Views/ItemsPage.xaml
+<ContentPage xmlns="http://xamarin.com/schemas/2014/forms" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" x:Class="Shop.Views.ItemsPage"/>
+//- Shop/Views/ItemsPage.xaml.cs
+using Shop.ViewModels;
+using Xamarin.Forms;
+namespace Shop.Views
+{
+    public partial class ItemsPage : ContentPage
+    {
+        ItemsViewModel _viewModel;
+        public ItemsPage()
+        {
+            InitializeComponent();
+            BindingContext = _viewModel = new ItemsViewModel();
+        }
+    }
+}
+//- Shop/Views/AboutPage.xaml
+<ContentPage xmlns="http://xamarin.com/schemas/2014/forms" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" xmlns:vm="clr-namespace:Shop.ViewModels" x:Class="Shop.Views.AboutPage">
+    <ContentPage.BindingContext><vm:AboutViewModel /></ContentPage.BindingContext>
+</ContentPage>
+//- Shop/Views/AboutPage.xaml.cs
+using Xamarin.Forms;
+namespace Shop.Views { public partial class AboutPage : ContentPage { } }
+//- Shop/Views/LoginPage.xaml
+<ContentPage xmlns="http://xamarin.com/schemas/2014/forms" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" x:Class="Shop.Views.LoginPage"/>
+//- Shop/Views/LoginPage.xaml.cs
+using Xamarin.Forms;
+using Shop.ViewModels;
+namespace Shop.Views { public partial class LoginPage : ContentPage { public LoginPage() { this.BindingContext = new LoginViewModel(); } } }
+//- Shop/Views/ItemDetailPage.xaml
+<ContentPage xmlns="http://xamarin.com/schemas/2014/forms" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" x:Class="Shop.Views.ItemDetailPage"/>
+//- Shop/Views/ItemDetailPage.xaml.cs
+using Xamarin.Forms;
+using Shop.ViewModels;
+namespace Shop.Views { public partial class ItemDetailPage : ContentPage { public ItemDetailPage() { BindingContext = new ItemDetailViewModel(); } } }
+//- Shop/Views/NewItemPage.xaml
+<ContentPage xmlns="http://xamarin.com/schemas/2014/forms" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" x:Class="Shop.Views.NewItemPage"/>
+//- Shop/Views/NewItemPage.xaml.cs
+using Xamarin.Forms;
+using Shop.ViewModels;
+namespace Shop.Views { public partial class NewItemPage : ContentPage { public NewItemPage() { BindingContext = new NewItemViewModel(); } } }
+//- Shop/ViewModels/All.cs
+using Shop.Views;
+using Xamarin.Forms;
+using System.Threading.Tasks;
+namespace Shop.ViewModels
+{
+    public class BaseViewModel
+    {
+        public Command Back { get; }
+        public BaseViewModel() { Back = new Command(async () => await Shell.Current.GoToAsync("..")); }
+    }
+    public class ItemsViewModel : BaseViewModel
+    {
+        public Command AddItemCommand { get; }
+        public Command<Item> ItemTapped { get; }
+        public ItemsViewModel()
+        {
+            ItemTapped = new Command<Item>(OnItemSelected);
+            AddItemCommand = new Command(OnAddItem);
+        }
+        private async void OnAddItem(object obj) { await Shell.Current.GoToAsync(nameof(NewItemPage)); }
+        async void OnItemSelected(Item item)
+        {
+            if (item == null) return;
+            await Shell.Current.GoToAsync($"{nameof(ItemDetailPage)}?{nameof(ItemDetailViewModel.ItemId)}={item.Id}");
+        }
+    }
+    [QueryProperty(nameof(ItemId), nameof(ItemId))]
+    public class ItemDetailViewModel : BaseViewModel
+    {
+        private string itemId;
+        public string ItemId
+        {
+            get { return itemId; }
+            set { itemId = value; LoadItemId(value); }
+        }
+        void LoadItemId(string id) { }
+    }
+    public class NewItemViewModel : BaseViewModel
+    {
+        private async void OnCancel() { await Shell.Current.GoToAsync("../"); }
+    }
+    public class AboutViewModel : BaseViewModel { }
+    public class LoginViewModel : BaseViewModel
+    {
+        private async void OnLoginClicked(object obj) { await Shell.Current.GoToAsync($"//{nameof(AboutPage)}"); }
+    }
+    public class Item { public string Id { get; set; } }
+}
+"#,
+    );
+    lists(
+        &routes(&document),
+        "*AboutPage [screen] -> AboutPage () AppShell.xaml:7
+         ItemsPage [screen] -> ItemsPage () AppShell.xaml:8
+         LoginPage [screen] -> LoginPage () AppShell.xaml:11
+         ItemDetailPage [screen] -> ItemDetailPage (ItemId?: string) AppShell.xaml.cs:13
+         NewItemPage [screen] -> NewItemPage () AppShell.xaml.cs:14",
+    );
+    lists(
+        &calls(&document),
+        "- reset LoginPage literal () AppShell.xaml.cs:19
+         AboutPage+ItemDetailPage+ItemsPage+LoginPage+NewItemPage back - () All.cs:9
+         ItemsPage open NewItemPage typed () All.cs:20
+         ItemsPage open ItemDetailPage computed (ItemId) All.cs:24
+         NewItemPage back - () All.cs:40
+         LoginPage reset AboutPage computed () All.cs:45",
+    );
+}

@@ -260,3 +260,175 @@ namespace Barn { public partial class LoanPage : Page { void F() { Load(Navigati
     );
     judged("argument-unread", &unmarked);
 }
+
+#[test]
+fn types_kept_in_a_list_and_frames_by_name_or_cast() {
+    let document = scanned(
+        r#"
+//- Reader/Reader.csproj
+<Project Sdk="Microsoft.NET.Sdk"><PropertyGroup><AssemblyName>Reader</AssemblyName></PropertyGroup></Project>
+//- Reader/App.xaml
+<Application xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" x:Class="Reader.App"/>
+//- Reader/App.xaml.cs
+using Windows.UI.Xaml;
+using Windows.UI.Xaml.Controls;
+namespace Reader
+{
+    sealed partial class App : Application
+    {
+        protected override void OnLaunched(LaunchActivatedEventArgs e)
+        {
+            Frame rootFrame = Window.Current.Content as Frame;
+            if (rootFrame == null) { rootFrame = new Frame(); rootFrame.NavigationFailed += OnNavigationFailed; Window.Current.Content = rootFrame; }
+            if (rootFrame.Content == null)
+            {
+                rootFrame.Navigate(typeof(MainPage), e.Arguments);
+            }
+        }
+        void OnNavigationFailed(object sender, NavigationFailedEventArgs e) { throw new Exception("Failed to load " + e.SourcePageType.FullName); }
+    }
+}
+//- Reader/MainPage.xaml
+<Page x:Class="Reader.MainPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" xmlns:local="using:Reader">
+  <NavigationView ItemInvoked="Nav_ItemInvoked"><Frame x:Name="ContentFrame"/></NavigationView>
+  <local:Footer/>
+</Page>
+//- Reader/MainPage.xaml.cs
+using System;
+using System.Collections.Generic;
+using Windows.UI.Xaml.Controls;
+namespace Reader
+{
+    public sealed partial class MainPage : Page
+    {
+        private readonly List<(string Tag, Type Page)> _pages = new List<(string Tag, Type Page)>
+        {
+            ("home", typeof(HomePage)),
+            ("feeds", typeof(FeedsPage)),
+        };
+        private void Nav_ItemInvoked(NavigationView sender, NavigationViewItemInvokedEventArgs args)
+        {
+            if (args.IsSettingsInvoked) { ContentFrame.Navigate(typeof(SettingsPage)); return; }
+            var item = _pages.First(p => p.Tag.Equals(args.InvokedItemContainer.Tag));
+            ContentFrame.Navigate(item.Page, null);
+        }
+    }
+}
+//- Reader/Footer.xaml
+<UserControl x:Class="Reader.Footer" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/Footer.xaml.cs
+namespace Reader { public sealed partial class Footer : UserControl { void Help() { ((Frame)Window.Current.Content).Navigate(typeof(HelpPage), "intro"); } } }
+//- Reader/HomePage.xaml
+<Page x:Class="Reader.HomePage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/HomePage.xaml.cs
+namespace Reader { public sealed partial class HomePage : Page { 
+  void Go(Feed f) { this.Frame.Navigate(typeof(FeedPage), f); Frame.Navigate(typeof(FeedPage), new FeedArgs { Id = 3 }, new SlideNavigationTransitionInfo()); }
+  void Back() { if (Frame.CanGoBack) Frame.GoBack(); } } 
+  public class Feed {} public class FeedArgs { public int Id; } }
+//- Reader/FeedsPage.xaml
+<Page x:Class="Reader.FeedsPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/FeedsPage.xaml.cs
+namespace Reader { public sealed partial class FeedsPage : Page { } }
+//- Reader/FeedPage.xaml
+<Page x:Class="Reader.FeedPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/FeedPage.xaml.cs
+namespace Reader { public sealed partial class FeedPage : Page { 
+  protected override void OnNavigatedTo(NavigationEventArgs e) { var args = e.Parameter as FeedArgs; if (args != null) Load(args.Id); else if (e.Parameter is Feed feed) Load(feed); } } }
+//- Reader/HelpPage.xaml
+<Page x:Class="Reader.HelpPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/HelpPage.xaml.cs
+namespace Reader { public sealed partial class HelpPage : Page { 
+  protected override void OnNavigatedTo(NavigationEventArgs e) { if (e.Parameter != null) { var topic = e.Parameter.ToString(); } } } }
+//- Reader/SettingsPage.xaml
+<Page x:Class="Reader.SettingsPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/SettingsPage.xaml.cs
+namespace Reader { public sealed partial class SettingsPage : Page { void Lost() { Frame.Navigate(typeof(AboutPage), 5); } } }
+//- Reader/AboutPage.xaml
+<Page x:Class="Reader.AboutPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Reader/AboutPage.xaml.cs
+namespace Reader { public sealed partial class AboutPage : Page { } }
+"#,
+    );
+    lists(
+        &routes(&document),
+        "/AboutPage.xaml [screen] -> AboutPage () AboutPage.xaml:1
+         /FeedPage.xaml [screen] -> FeedPage (arguments?: FeedArgs) FeedPage.xaml:1
+         /FeedsPage.xaml [screen] -> FeedsPage () FeedsPage.xaml:1
+         /HelpPage.xaml [screen] -> HelpPage (arguments?: -) HelpPage.xaml:1
+         /HomePage.xaml [screen] -> HomePage () HomePage.xaml:1
+         */MainPage.xaml [screen] -> MainPage () MainPage.xaml:1
+         /SettingsPage.xaml [screen] -> SettingsPage () SettingsPage.xaml:1",
+    );
+    lists(
+        &calls(&document),
+        "MainPage open /HelpPage.xaml typed (arguments) Footer.xaml.cs:1
+         HomePage open /FeedPage.xaml typed (arguments) HomePage.xaml.cs:2
+         HomePage open /FeedPage.xaml typed (arguments) HomePage.xaml.cs:2
+         HomePage back - () HomePage.xaml.cs:3
+         MainPage open /SettingsPage.xaml typed () MainPage.xaml.cs:15
+         MainPage open dynamic dynamic () MainPage.xaml.cs:17
+         SettingsPage open /AboutPage.xaml typed (arguments) SettingsPage.xaml.cs:1",
+    );
+}
+
+#[test]
+fn entries_in_code_constants_in_documents_and_names_put_together() {
+    let document = scanned(
+        r#"
+//- Run/Run.csproj
+<Project><PropertyGroup><AssemblyName>Run</AssemblyName></PropertyGroup></Project>
+//- Run/Properties/WMAppManifest.xml
+<Deployment><App><Tasks><DefaultTask Name="_default" NavigationPage="MainPage.xaml"/></Tasks></App></Deployment>
+//- Run/App.xaml
+<Application xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" x:Class="Run.App"/>
+//- Run/App.xaml.cs
+namespace Run { public partial class App : Application { 
+  public static PhoneApplicationFrame RootFrame { get; private set; }
+  void Init() { RootFrame = new PhoneApplicationFrame();
+   var mapper = new UriMapper();
+   mapper.UriMappings.Add(new UriMapping { Uri = new Uri("/trip/{id}", UriKind.Relative), MappedUri = new Uri("/TripPage.xaml?tripId={id}", UriKind.Relative) });
+   RootFrame.UriMapper = mapper; } } }
+//- Run/MainPage.xaml
+<phone:PhoneApplicationPage x:Class="Run.MainPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" xmlns:phone="clr-namespace:Microsoft.Phone.Controls;assembly=Microsoft.Phone">
+ <HyperlinkButton NavigateUri="/TripPage.xaml?tripId=3&amp;mode=view"/>
+ <HyperlinkButton NavigateUri="{x:Static local:Uris.Trip}"/>
+</phone:PhoneApplicationPage>
+//- Run/MainPage.xaml.cs
+namespace Run { public partial class MainPage : PhoneApplicationPage {
+  void A(Trip t) { App.RootFrame.Navigate(new Uri("/TripPage.xaml?tripId=" + t.Id, UriKind.Relative)); }
+  void B() { (Application.Current.RootVisual as PhoneApplicationFrame).Navigate(new Uri("/TripPge.xaml", UriKind.Relative)); }
+  void C(Trip t) { var uri = new Uri("/trip/" + t.Id, UriKind.Relative); NavigationService.Navigate(uri); }
+  void D() { NavigationService.Source = new Uri("/TripPage.xaml?tripId=1", UriKind.Relative); }
+  void E(string name) { Nav.Go(name); }
+  void F() { NavigationService.Navigate(new Uri("/Other;component/Page.xaml", UriKind.Relative)); }
+  void G() { Nav.Go("Trip"); }
+ }
+ public static class Uris { public const string Trip = "/TripPage.xaml"; }
+ public static class Nav { public static void Go(string page) { App.RootFrame.Navigate(new Uri("/" + page + "Page.xaml", UriKind.Relative)); } }
+ public class Trip { public int Id { get; set; } } }
+//- Run/TripPage.xaml
+<phone:PhoneApplicationPage x:Class="Run.TripPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" xmlns:phone="clr-namespace:Microsoft.Phone.Controls;assembly=Microsoft.Phone"/>
+//- Run/TripPage.xaml.cs
+namespace Run { public partial class TripPage : PhoneApplicationPage {
+  protected override void OnNavigatedTo(NavigationEventArgs e) { string id = ""; if (NavigationContext.QueryString.TryGetValue("tripId", out id)) Load(id); 
+   if (this.NavigationContext.QueryString.Keys.Contains("mode")) { var m = NavigationContext.QueryString["mode"]; } 
+   if (e.NavigationMode == NavigationMode.Back) return; } } }
+"#,
+    );
+    lists(
+        &calls(&document),
+        "MainPage link /TripPage.xaml literal (mode, tripId) MainPage.xaml:2
+         MainPage link /TripPage.xaml constant () MainPage.xaml:3
+         MainPage open /TripPage.xaml literal (tripId) MainPage.xaml.cs:2
+         MainPage open undeclared literal () MainPage.xaml.cs:3
+         MainPage open /trip/{id} literal (id) MainPage.xaml.cs:4
+         MainPage open /TripPage.xaml literal (tripId) MainPage.xaml.cs:5
+         MainPage open external literal () MainPage.xaml.cs:7
+         MainPage open /TripPage.xaml literal () MainPage.xaml.cs:8",
+    );
+    lists(
+        &reads(&document),
+        "TripPage tripId string TripPage.xaml.cs:2
+         TripPage mode string TripPage.xaml.cs:3",
+    );
+}
