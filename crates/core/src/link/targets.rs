@@ -66,6 +66,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         TargetFact::Named(shapes) => {
             merge(shapes.iter().map(|shape| by_name(shape, fact.style, &view, graph)))
         }
+        TargetFact::FirstOf(shapes) => first_of(shapes, fact.style, &view, graph),
         TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
         TargetFact::Class(class) => by_class(*class, &fact, graph),
         TargetFact::Values(types) => merge(types.iter().map(|ty| by_value(ty, &view, &screens, graph))),
@@ -380,6 +381,14 @@ fn by_name(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resol
     }
     let (targets, out_of_scope) = in_sight(found, view, graph);
     Resolved { out_of_scope, ..Resolved::to(targets) }
+}
+
+/// A route by the first of several names that is declared; else the last of them is missed.
+fn first_of(shapes: &[Shape], style: Style, view: &View, graph: &Graph<'_>) -> Resolved {
+    let mut found = shapes.iter().map(|shape| by_name(shape, style, view, graph));
+    let last = shapes.last().map(|shape| by_name(shape, style, view, graph));
+    let declared = found.find(|way| way.status == CallStatus::Resolved);
+    declared.or(last).unwrap_or_else(|| Resolved::status(CallStatus::Dynamic))
 }
 
 /// More patterns than this that a text may only possibly mean are as good as unknown.

@@ -130,7 +130,8 @@ impl Values<'_> {
         let Kind::Map(entries) = self.kind(built.root.at) else { return None };
         let mut found = Entries { known: Vec::new(), open: built.open };
         self.collect_entries(&built.root, entries, &Fuel::new(), &mut found);
-        for step in built.steps.iter().filter(|step| step.name == "[]") {
+        let puts = |name: &str| matches!(name, "[]" | "Add" | "TryAdd");
+        for step in built.steps.iter().filter(|step| puts(&step.name)) {
             match step.args.as_slice() {
                 [key, value] => found.known.push((key.clone(), value.clone())),
                 _ => found.open = true,

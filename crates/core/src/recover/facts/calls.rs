@@ -65,6 +65,8 @@ pub enum TargetFact {
     Text(Vec<Shape>),
     /// Routes by the names they are declared with.
     Named(Vec<Shape>),
+    /// One route by the first of these names that is declared.
+    FirstOf(Vec<Shape>),
     /// Typed routes by their classes.
     Typed(Vec<Ref>),
     /// What is registered for values of these types.

@@ -4,7 +4,7 @@
 use crate::recover::{At, RouteKey};
 use crate::source::Language;
 use crate::syntax::{Element, Markup};
-use crate::values::{Ref, Values};
+use crate::values::{Def, Ref, Values};
 
 /// Namespaces of XAML's own directives.
 const DIRECTIVES: &[&str] =
@@ -107,4 +107,18 @@ pub(super) fn document_of<'p>(class: Ref, values: &Values<'p>) -> Option<Documen
     let beside = path.strip_suffix(".cs")?;
     let beside = if beside.ends_with(".xaml") { beside.to_owned() } else { format!("{beside}.xaml") };
     Document::of(values.program().sources().file_at(&beside)?, values)
+}
+
+/// `{x:Static nav:Links.Shelf}`: the constant that an attribute names
+/// (learn.microsoft.com, "x:Static markup extension").
+pub(super) fn held(value: &str, values: &Values<'_>) -> Option<Ref> {
+    let inside = value.strip_prefix("{x:Static")?.trim_end_matches('}').trim();
+    let name = inside.trim_start_matches("Member=");
+    let (class, member) = name.rsplit(':').next()?.split_once('.')?;
+    values.expect_class(class);
+    let class = *values.program().classes_named(class).first()?;
+    match values.member_of_class(class, member)? {
+        Def::Variable(at) => Some(at),
+        _ => None,
+    }
 }

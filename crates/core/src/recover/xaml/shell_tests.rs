@@ -347,3 +347,77 @@ namespace Shop.ViewModels
          LoginPage reset AboutPage computed () All.cs:45",
     );
 }
+
+#[test]
+fn tables_of_pages_constants_in_markup_and_platforms() {
+    let document = scanned(
+        r#"
+//- Barn.csproj
+<Project Sdk="Microsoft.NET.Sdk"><PropertyGroup><UseMaui>true</UseMaui></PropertyGroup></Project>
+//- AppShell.xaml
+<Shell x:Class="Barn.AppShell" xmlns="http://schemas.microsoft.com/dotnet/2021/maui" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" xmlns:b="clr-namespace:Barn">
+  <ShellContent Route="{x:Static b:Routes.Tools}" ContentTemplate="{DataTemplate TypeName=b:ToolsPage}"/>
+  <ShellContent Route="loans" ContentTemplate="{DataTemplate b:LoansPage}"/>
+</Shell>
+//- AppShell.xaml.cs
+namespace Barn;
+public static class Routes { public const string Tools = "tools"; public const string Item = "item"; public const string Edit = "item/edit"; }
+public partial class AppShell : Shell {
+  public AppShell() {
+    var table = new Dictionary<string, Type> { [Routes.Item] = typeof(ItemPage), [Routes.Edit] = typeof(EditPage) };
+    foreach (var pair in table) Routing.RegisterRoute(pair.Key, pair.Value);
+#if ANDROID
+    Routing.RegisterRoute("scan", typeof(ScanPage));
+#else
+    Routing.RegisterRoute("web", typeof(WebPage));
+#endif
+  }
+}
+//- Pages.cs
+namespace Barn;
+public class ToolsPage : ContentPage {
+  async void A(int id) {
+    var data = new Dictionary<string, object>();
+    data.Add("id", id);
+    data["name"] = "x";
+    await Shell.Current.GoToAsync(Routes.Item, data);
+    await Shell.Current.GoToAsync("scan");
+    await Shell.Current.GoToAsync("//loans", false);
+    await Shell.Current.GoToAsync($"{Routes.Item}/edit");
+    await Shell.Current.GoToAsync(Routes.Edit);
+    await Shell.Current.GoToAsync("gone");
+  }
+}
+[QueryProperty("Id", "id")]
+[QueryProperty("Name", "name")]
+public class ItemPage : ContentPage { public int Id { get; set; } public string Name { get; set; } void F() => Load(Id, Name); 
+#if DEBUG
+  async Task D() { await Shell.Current.GoToAsync("//" + Routes.Tools); }
+#endif
+}
+public class EditPage : ContentPage { }
+public class ScanPage : ContentPage { }
+public class WebPage : ContentPage { }
+public class LoansPage : ContentPage { }
+"#,
+    );
+    lists(
+        &routes(&document),
+        "*tools [screen] -> ToolsPage () AppShell.xaml:2
+         loans [screen] -> LoansPage () AppShell.xaml:3
+         item [screen] -> ItemPage (id?: int, name?: string) AppShell.xaml.cs:5
+         item/edit [screen] -> EditPage () AppShell.xaml.cs:5
+         scan [screen] -> ScanPage () AppShell.xaml.cs:8
+         web [screen] -> WebPage () AppShell.xaml.cs:10",
+    );
+    lists(
+        &calls(&document),
+        "ToolsPage open item constant (id, name) Pages.cs:7
+         ToolsPage open scan literal () Pages.cs:8
+         ToolsPage reset loans literal () Pages.cs:9
+         ToolsPage open item/edit literal () Pages.cs:10
+         ToolsPage open item/edit constant () Pages.cs:11
+         ToolsPage open undeclared literal () Pages.cs:12
+         ItemPage reset tools computed () Pages.cs:19",
+    );
+}

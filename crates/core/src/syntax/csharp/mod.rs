@@ -42,7 +42,7 @@ impl CSharp<'_> {
     }
 
     fn namespace_members(&mut self, node: Node<'_>, items: &mut Vec<Id>) {
-        for part in named(node) {
+        for part in unconditional(named(node)) {
             match part.kind() {
                 "using_directive" => self.import(part),
                 "namespace_declaration" | "file_scoped_namespace_declaration" => {
@@ -116,14 +116,14 @@ impl CSharp<'_> {
     }
 
     fn items(&mut self, nodes: Vec<Node<'_>>) -> Vec<Id> {
-        nodes.into_iter().map(|node| self.item(node)).collect()
+        unconditional(nodes).into_iter().map(|node| self.item(node)).collect()
     }
 
     /// Statements in order, each after what its expressions declare.
     fn statements(&mut self, nodes: Vec<Node<'_>>) -> Vec<Id> {
         let outer = std::mem::take(&mut self.hoisted);
         let mut all = Vec::new();
-        for node in nodes {
+        for node in unconditional(nodes) {
             let id = self.item(node);
             all.append(&mut self.hoisted);
             all.push(id);
@@ -154,6 +154,24 @@ impl CSharp<'_> {
     fn field_name(&self, node: Node<'_>, field: &str) -> SmolStr {
         node.child_by_field_name(field).map(|n| self.low.name(n)).unwrap_or_default()
     }
+}
+
+/// Nodes with what stands between `#if` and `#endif` in their place: on some platform it counts
+/// (C# specification, "Conditional compilation directives").
+fn unconditional(nodes: Vec<Node<'_>>) -> Vec<Node<'_>> {
+    let mut all = Vec::new();
+    for node in nodes {
+        match node.kind() {
+            "preproc_if" | "preproc_elif" | "preproc_else" => {
+                let condition = node.child_by_field_name("condition").map(|n| n.id());
+                let inside = named(node).into_iter().filter(|n| Some(n.id()) != condition);
+                all.extend(unconditional(inside.collect()));
+            }
+            kind if kind.starts_with("preproc_") => {}
+            _ => all.push(node),
+        }
+    }
+    all
 }
 
 /// Whether a namespace stands in another.

@@ -5,6 +5,9 @@ use crate::syntax::code::{child, named, plain, span};
 use crate::syntax::{Arg, Call, Entry, Id, Kind, Member, TypeName};
 use tree_sitter::Node;
 
+/// Classes that hold values by keys.
+const MAPS: &[&str] = &["Dictionary", "ShellNavigationQueryParameters"];
+
 impl CSharp<'_> {
     /// A value where its type may be said before it: `Shelf x = new(3)`.
     pub(super) fn wanted(&mut self, node: Node<'_>, ty: Option<&TypeName>) -> Id {
@@ -35,6 +38,9 @@ impl CSharp<'_> {
         if !by_name {
             let items = parts.iter().map(|n| plain(self.expression(*n))).collect();
             return self.low.add(Kind::List(items), node);
+        }
+        if parts.is_empty() && MAPS.contains(&ty.simple()) {
+            return self.low.add(Kind::Map(Vec::new()), node);
         }
         let callee = self.type_path(&ty.name, at);
         let mut args = child(node, "argument_list").map(|n| self.arguments(n)).unwrap_or_default();

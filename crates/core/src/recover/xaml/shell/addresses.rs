@@ -10,8 +10,9 @@ use crate::values::{Part, Shape};
 pub(super) struct Address {
     /// What going there does to the stack.
     pub(super) verb: Verb,
-    /// The page that is shown at the end; none where it only goes up.
-    pub(super) last: Option<Shape>,
+    /// What the page that is shown at the end may be called: by the last name, or by several, since a
+    /// page may be registered under a longer one. None where it only goes up.
+    pub(super) last: Vec<Shape>,
     /// How many pages it goes up first.
     pub(super) up: u32,
     /// How many names it has.
@@ -31,14 +32,26 @@ pub(super) fn read(shape: &Shape, at: At) -> Option<Address> {
     let is_up = |segment: &&Shape| segment.plain().as_deref() == Some("..");
     let up = u32::try_from(segments.iter().take_while(|s| is_up(s)).count()).unwrap_or_default();
     let names: Vec<&Shape> = segments.iter().filter(|s| !is_up(s) && !s.value().is_empty()).collect();
-    let last = names.last().map(|last| (*last).clone());
-    let verb = match (text.starts_with("//"), up, &last) {
+    let last: Vec<Shape> = (0..names.len()).rev().map(|start| joined(&names[start..])).collect();
+    let verb = match (text.starts_with("//"), up, last.is_empty()) {
         (true, ..) => Verb::Reset,
-        (false, 1.., Some(_)) => Verb::Replace,
-        (false, 1.., None) => Verb::Back,
+        (false, 1.., false) => Verb::Replace,
+        (false, 1.., true) => Verb::Back,
         _ => Verb::Open,
     };
     Some(Address { verb, names: names.len(), last, up, pairs })
+}
+
+/// Names with slashes between them.
+fn joined(names: &[&Shape]) -> Shape {
+    let mut all = Shape::default();
+    for (i, name) in names.iter().enumerate() {
+        if i > 0 {
+            all.push(Shape::text("/", false));
+        }
+        all.push((*name).clone());
+    }
+    all
 }
 
 /// What stands between slashes.
@@ -73,7 +86,7 @@ mod tests {
 
     fn address(text: &str) -> (Verb, Option<String>, u32, usize) {
         let read = read(&Shape::text(text, true), At { file: 0, span: Span::new(0, 0) }).expect("an address");
-        (read.verb, read.last.and_then(|last| last.plain()), read.up, read.names)
+        (read.verb, read.last.first().and_then(Shape::plain), read.up, read.names)
     }
 
     #[test]

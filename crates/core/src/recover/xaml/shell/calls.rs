@@ -52,7 +52,12 @@ fn going(site: Ref, at: At, given: &Expr, values: &Values<'_>, facts: &mut Facts
         return CallFact { target: TargetFact::Unknown, form: Form::Dynamic, literal: None, ..said };
     };
     let (verb, up, names) = (first.verb, first.up, first.names);
-    let lasts: Vec<Shape> = addresses.iter().filter_map(|address| address.last.clone()).collect();
+    let several = addresses.len() > 1;
+    let names_of = |address: &Address| match several {
+        true => address.last.first().cloned().into_iter().collect(),
+        false => address.last.iter().rev().cloned().collect::<Vec<Shape>>(),
+    };
+    let lasts: Vec<Shape> = addresses.iter().flat_map(names_of).collect();
     let mut arguments = Vec::new();
     for pair in addresses.drain(..).flat_map(|address| address.pairs) {
         if pair.unescaped {
@@ -65,7 +70,9 @@ fn going(site: Ref, at: At, given: &Expr, values: &Values<'_>, facts: &mut Facts
         return CallFact { steps: up, arguments, written: said.written, ..back };
     }
     let host = host(verb, names, at.file, values);
-    CallFact { verb, arguments, host, target: TargetFact::Named(lasts), ..said }
+    // Of one address a longer name is asked for first; of a choice of several each may be meant.
+    let target = if several { TargetFact::Named(lasts) } else { TargetFact::FirstOf(lasts) };
+    CallFact { verb, arguments, host, target, ..said }
 }
 
 /// Content is absolute, what is registered is not; both may stand in a longer address.

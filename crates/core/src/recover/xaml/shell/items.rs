@@ -2,7 +2,7 @@
 
 use super::{STYLE, receives, shells};
 use crate::model::RouteKind;
-use crate::recover::xaml::documents::{Document, element_class};
+use crate::recover::xaml::documents::{Document, element_class, held};
 use crate::recover::{
     At, ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, RouteKey, Shows, StartFact, TargetFact,
 };
@@ -25,7 +25,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             if holds_nothing(id, &document) {
                 facts.containers.push(empty(element, file));
             }
-            routes.extend(group(element, &document));
+            routes.extend(group(element, &document, values));
         }
     }
     let start = routes.iter().find(|route| route.kind == RouteKind::Screen).map(StartFact::first);
@@ -58,15 +58,20 @@ fn is_bare_page(element: &Element, document: &Document<'_>) -> bool {
         && parent.is_some_and(|parent| GROUPS.contains(&parent.name.as_str()))
 }
 
-fn route(element: &Element) -> Option<&str> {
-    element.attribute("", "Route").map(|attribute| attribute.value.as_str())
+/// What an element's route is called: as text, or by a constant.
+fn route(element: &Element, values: &Values<'_>) -> Option<String> {
+    let said = &element.attribute("", "Route")?.value;
+    match held(said, values) {
+        Some(constant) => values.initial_text(constant)?.plain(),
+        None => (!said.starts_with('{')).then(|| said.clone()),
+    }
 }
 
-fn group(element: &Element, document: &Document<'_>) -> Option<RouteFact> {
+fn group(element: &Element, document: &Document<'_>, values: &Values<'_>) -> Option<RouteFact> {
     let at = At { file: document.file, span: element.span };
     Some(RouteFact {
         container: Some(shells::content(document)),
-        ..RouteFact::new(STYLE, RouteKind::Group, route(element)?.to_owned(), at)
+        ..RouteFact::new(STYLE, RouteKind::Group, route(element, values)?, at)
     })
 }
 
@@ -79,7 +84,7 @@ fn content(
     let at = At { file: document.file, span: element.span };
     let page = page(element, id, document);
     let simple = page.as_deref().and_then(|page| page.rsplit('.').next());
-    let name = route(element).or(simple)?.to_owned();
+    let name = route(element, values).or_else(|| simple.map(str::to_owned))?;
     let class = page.as_deref().and_then(|page| crate::recover::xaml::documents::class_at(page, values));
     let shows = match (&page, class) {
         (Some(page), Some(_)) => Shows::Class(page.clone(), at),
@@ -107,7 +112,7 @@ fn page(element: &Element, id: ElementId, document: &Document<'_>) -> Option<Str
     if let Some(said) = said {
         let inside = said.value.trim().strip_prefix('{')?.strip_suffix('}')?;
         let named = inside.split_whitespace().find(|word| word.contains(':') && !word.starts_with("x:"))?;
-        return document.class_by_prefix(named.trim_end_matches(','));
+        return document.class_by_prefix(named.trim_end_matches(',').trim_start_matches("TypeName="));
     }
     inside(id, document).into_iter().find_map(element_class)
 }
@@ -131,7 +136,6 @@ fn holds_nothing(id: ElementId, document: &Document<'_>) -> bool {
 /// A group that shows nothing, unless code fills it.
 fn empty(element: &Element, file: u32) -> ContainerFact {
     ContainerFact {
-        name: route(element).map(str::to_owned),
         is_host: true,
         open_start: true,
         must_hold: !element.attributes.iter().any(|a| a.name == "Name" || a.name == "ItemsSource"),

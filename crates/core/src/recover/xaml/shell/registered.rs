@@ -2,7 +2,7 @@
 
 use super::{STYLE, receives, shells};
 use crate::model::RouteKind;
-use crate::recover::{At, Facts, RouteFact, Shows, code};
+use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, code};
 use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
@@ -19,10 +19,16 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         let here = Expr::new(at);
+        let before = facts.routes.len();
         if let Kind::ClassOf(ty) = tree.kind(page.value) {
             for (site, ty) in said(at, ty, values) {
                 facts.routes.extend(route(site, &here.with(name.value), &ty, values));
             }
+        } else {
+            facts.routes.extend(of_table(&here.with(page.value), values));
+        }
+        if facts.routes.len() == before {
+            facts.containers.extend(unknown(at, values));
         }
     }
     for (at, call) in code::calls(file, values, WITH_SERVICE) {
@@ -33,6 +39,34 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["ShellContent"]) {
         facts.routes.extend(made(at, call, values));
     }
+}
+
+/// What a table holds, each under its key, where a loop registers all of it.
+fn of_table(page: &Expr, values: &Values<'_>) -> Vec<RouteFact> {
+    let tree = values.tree(page.at);
+    let Kind::Member(member) = tree.kind(page.at.id) else { return Vec::new() };
+    let Some((name, _)) = tree.last_name(member.of) else { return Vec::new() };
+    let table = tree.ancestors(page.at.id).find_map(|up| match tree.kind(up) {
+        Kind::Other(items) => match items.as_slice() {
+            [each, over, ..] => tree.variable(*each).filter(|each| each.name == *name).map(|_| *over),
+            _ => None,
+        },
+        _ => None,
+    });
+    let entries = table.and_then(|over| values.entries(&page.with(over)));
+    let each = entries.into_iter().flat_map(|entries| entries.known).filter_map(|(key, value)| {
+        let Kind::ClassOf(ty) = values.kind(value.at) else { return None };
+        declared(values.plain_text(&key)?, ty, code::node_at(key.at, values), value.at, values)
+    });
+    each.collect()
+}
+
+/// Something is registered that is not known: any name may be a route.
+fn unknown(at: Ref, values: &Values<'_>) -> Option<ContainerFact> {
+    let place = code::callee_at(at, values);
+    shells::shell(at.file, values)?;
+    let key = ContainerKey(place);
+    Some(ContainerFact { is_host: true, open_start: true, open: true, ..ContainerFact::new(key) })
 }
 
 /// The type where it is really said: of a helper's own type parameter, every use of the helper.

@@ -2,9 +2,9 @@
 
 use super::{STYLE, targets};
 use crate::model::Verb;
-use crate::recover::xaml::documents::Document;
+use crate::recover::xaml::documents::{Document, held};
 use crate::recover::{At, CallFact, Facts};
-use crate::values::{Def, Ref, Values};
+use crate::values::{Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(document) = Document::of(file, values) else { return };
@@ -23,19 +23,5 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         } else {
             targets::written(site, at, text, values, facts);
         }
-    }
-}
-
-/// `{x:Static nav:Links.Shelf}`: the constant that an attribute names
-/// (learn.microsoft.com, "x:Static markup extension").
-fn held(value: &str, values: &Values<'_>) -> Option<Ref> {
-    let inside = value.strip_prefix("{x:Static")?.trim_end_matches('}').trim();
-    let name = inside.trim_start_matches("Member=");
-    let (class, member) = name.rsplit(':').next()?.split_once('.')?;
-    values.expect_class(class);
-    let class = *values.program().classes_named(class).first()?;
-    match values.member_of_class(class, member)? {
-        Def::Variable(at) => Some(at),
-        _ => None,
     }
 }
