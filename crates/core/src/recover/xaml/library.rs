@@ -17,6 +17,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     texts: &[("ShellNavigationState", TextStep::Argument), ("Uri", TextStep::Argument)],
     plain: &[],
     hands_on: &[],
-    enlists: &["AddScoped", "AddSingleton", "AddTransient", "RegisterForNavigation"],
+    enlists: &["AddScoped", "AddSingleton", "AddTransient"],
     singletons: &[],
 };

@@ -26,7 +26,11 @@ fn of_document(file: u32, values: &Values<'_>, facts: &mut Facts) {
     facts.parts.extend(bound.into_iter().map(|bound| PartFact { class: bound, of: class }));
     for (_, element) in document.markup.elements().skip(1) {
         let held = element_class(element).and_then(|name| class_at(&name, values));
-        if let Some(held) = held.filter(|held| *held != class) {
+        let Some(held) = held.filter(|held| *held != class) else { continue };
+        // A page inside of another is one of its own.
+        if is_kind(held, "Page", values) {
+            facts.shown_by_markup.push(values.program().path(held).to_owned());
+        } else {
             facts.parts.push(PartFact { class: held, of: class });
         }
     }

@@ -432,3 +432,51 @@ namespace Run { public partial class TripPage : PhoneApplicationPage {
          TripPage mode string TripPage.xaml.cs:3",
     );
 }
+
+#[test]
+fn windows_pages_made_in_place_and_packed_addresses() {
+    let document = scanned(
+        r#"
+//- Wpf/Wpf.csproj
+<Project Sdk="Microsoft.NET.Sdk"><PropertyGroup><UseWPF>true</UseWPF></PropertyGroup></Project>
+//- Wpf/App.xaml
+<Application x:Class="Wpf.App" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" StartupUri="Views/Main.xaml"/>
+//- Wpf/Views/Main.xaml
+<NavigationWindow x:Class="Wpf.Views.Main" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml" Source="/Views/HomePage.xaml"/>
+//- Wpf/Views/Main.xaml.cs
+namespace Wpf.Views { public partial class Main : NavigationWindow { } }
+//- Wpf/Views/HomePage.xaml
+<Page x:Class="Wpf.Views.HomePage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml">
+  <TextBlock><Hyperlink NavigateUri="ItemPage.xaml">Item</Hyperlink><Hyperlink NavigateUri="pack://application:,,,/Views/ListPage.xaml"/></TextBlock>
+  <Grid DataContext="{Binding}"><Grid.DataContext><vm:HomeModel xmlns:vm="clr-namespace:Wpf.Models"/></Grid.DataContext></Grid>
+</Page>
+//- Wpf/Views/HomePage.xaml.cs
+using System.Windows.Controls;
+namespace Wpf.Views { public partial class HomePage : Page { 
+   void A(Item i) { NavigationService.Navigate(new ItemPage(i)); var p = new ListPage(); this.NavigationService.Navigate(p); }
+   void B() { NavigationService.GetNavigationService(this).Navigate(new System.Uri("/Views/ListPage.xaml", System.UriKind.Relative), 3); } } 
+   public class Item {} }
+//- Wpf/Views/ItemPage.xaml
+<Page x:Class="Wpf.Views.ItemPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Wpf/Views/ItemPage.xaml.cs
+namespace Wpf.Views { public partial class ItemPage : System.Windows.Controls.Page { public ItemPage() {} public ItemPage(Item i) { } void Back() { if (this.NavigationService.CanGoBack) { this.NavigationService.GoBack(); } } } }
+//- Wpf/Views/ListPage.xaml
+<Page x:Class="Wpf.Views.ListPage" xmlns="http://schemas.microsoft.com/winfx/2006/xaml/presentation" xmlns:x="http://schemas.microsoft.com/winfx/2006/xaml"/>
+//- Wpf/Views/ListPage.xaml.cs
+namespace Wpf.Views { public partial class ListPage : Page { } }
+//- Wpf/Models/HomeModel.cs
+namespace Wpf.Models { public class HomeModel { 
+  void Go() { ((NavigationWindow)Application.Current.MainWindow).Navigate(new Uri("Views/NoPage.xaml", UriKind.Relative)); } } }
+"#,
+    );
+    lists(
+        &calls(&document),
+        "HomePage open undeclared literal () HomeModel.cs:2
+         HomePage link /Views/ItemPage.xaml literal () HomePage.xaml:2
+         HomePage link /Views/ListPage.xaml literal () HomePage.xaml:2
+         HomePage open /Views/ItemPage.xaml typed () HomePage.xaml.cs:3
+         HomePage open /Views/ListPage.xaml typed () HomePage.xaml.cs:3
+         HomePage open /Views/ListPage.xaml literal () HomePage.xaml.cs:4
+         ItemPage back - () ItemPage.xaml.cs:1",
+    );
+}

@@ -7,6 +7,9 @@ use crate::recover::xaml::projects::{COMPONENT, Project};
 use crate::recover::{At, CallFact, Facts, HostHint, Literal, MissingStep, TargetFact, code};
 use crate::values::{Expr, Ref, Shape, Values};
 
+/// Before the path of a resource of the app's own (learn.microsoft.com, "Pack URIs in WPF").
+const PACKED: &str = "pack://application:,,,";
+
 /// An address that an expression says, as a call.
 pub(super) fn call(verb: Verb, site: Ref, at: At, given: &Expr, values: &Values<'_>, facts: &mut Facts) {
     let base = CallFact::new(STYLE, verb, site, at);
@@ -47,7 +50,7 @@ fn add(base: CallFact, shapes: &[Shape], values: &Values<'_>, facts: &mut Facts)
     let mut arguments = Vec::new();
     let mut paths = Vec::new();
     for shape in shapes {
-        let (path, pairs) = split(shape, base.at);
+        let (path, pairs) = split(&shape.replaced(PACKED, &Shape::default()), base.at);
         for pair in pairs {
             if pair.unescaped {
                 facts.missing_steps.push(unescaped(&pair.argument, base.at));
@@ -56,7 +59,7 @@ fn add(base: CallFact, shapes: &[Shape], values: &Values<'_>, facts: &mut Facts)
         }
         paths.push(path);
     }
-    let target = target(&paths, &project);
+    let target = target(&paths, base.at.file, &project);
     let outside = matches!(target, TargetFact::External);
     let host = project.container().filter(|_| matches!(target, TargetFact::Text(_)));
     facts.calls.push(CallFact {
@@ -68,7 +71,7 @@ fn add(base: CallFact, shapes: &[Shape], values: &Values<'_>, facts: &mut Facts)
     });
 }
 
-fn target(paths: &[Shape], project: &Project<'_, '_>) -> TargetFact {
+fn target(paths: &[Shape], file: u32, project: &Project<'_, '_>) -> TargetFact {
     let Some(first) = paths.first() else { return TargetFact::Unknown };
     let text = first.value();
     if text.starts_with("{}") || first.is_blank() {
@@ -82,7 +85,7 @@ fn target(paths: &[Shape], project: &Project<'_, '_>) -> TargetFact {
         let page = first.plain().and_then(|address| project.page(&address));
         return match page {
             Some(page) => TargetFact::Routes(vec![page.key()]),
-            None if project.has_assembly(&text) => TargetFact::Text(paths.iter().map(rooted).collect()),
+            None if project.has_assembly(&text) => TargetFact::Text(paths.to_vec()),
             None => TargetFact::External,
         };
     }
@@ -90,7 +93,7 @@ fn target(paths: &[Shape], project: &Project<'_, '_>) -> TargetFact {
     if paths.iter().any(is_put_together) {
         return TargetFact::Unknown;
     }
-    TargetFact::Text(paths.iter().map(rooted).collect())
+    TargetFact::Text(paths.iter().map(|path| rooted(path, file, project)).collect())
 }
 
 /// Whether a part of a path is put together of text and what is not known.
@@ -99,12 +102,18 @@ pub(super) fn is_put_together(path: &Shape) -> bool {
     text.split('/').any(|segment| segment.contains("{}") && segment != "{}")
 }
 
-/// An address without its first slash is from the project's root as well.
-fn rooted(path: &Shape) -> Shape {
+/// An address without its first slash is from the project's root, or beside the document that links.
+fn rooted(path: &Shape, file: u32, project: &Project<'_, '_>) -> Shape {
     if path.value().starts_with('/') {
         return path.clone();
     }
-    let mut rooted = Shape::text("/", false);
+    let own = project.own_path(file);
+    let folder = own.rsplit_once('/').map_or("", |(folder, _)| folder);
+    let beside = path.plain().is_some_and(|plain| {
+        project.page(&format!("/{plain}")).is_none() && project.page(&format!("{folder}/{plain}")).is_some()
+    });
+    let start = if beside { format!("{folder}/") } else { "/".to_owned() };
+    let mut rooted = Shape::text(&start, false);
     rooted.push(path.clone());
     rooted
 }

@@ -41,6 +41,10 @@ pub(super) fn recover(at: Ref, call: &Call, first: Id, values: &Values<'_>, fact
 /// `Navigate(new ShelfPage(shelf))`: the page is made in place, with what its constructor takes.
 pub(super) fn made(at: Ref, first: Id, values: &Values<'_>, facts: &mut Facts) -> bool {
     let given = code::seen_through(&Expr::new(at).with(first), values);
+    let given = match values.kind(given.at) {
+        Kind::Name(_) => values.value_behind(&given).unwrap_or(given),
+        _ => given,
+    };
     let Some(class) = values.made_class(&given).filter(|&class| is_kind(class, "Page", values)) else {
         return false;
     };
