@@ -3,6 +3,7 @@
 mod documents;
 mod pages;
 mod projects;
+mod said;
 
 pub(super) mod library;
 

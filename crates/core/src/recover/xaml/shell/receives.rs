@@ -2,7 +2,7 @@
 //! (learn.microsoft.com, "Pass data", "QueryPropertyAttribute", "IQueryAttributable").
 
 use crate::model::Via;
-use crate::recover::xaml::{only, pages};
+use crate::recover::xaml::{only, pages, said};
 use crate::recover::{Facts, ParameterFact, ReadFact, code};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
@@ -144,7 +144,7 @@ fn all(function: Ref, values: &Values<'_>, facts: &mut Facts) {
         match tree.kind(up) {
             Kind::Index { of, args } if *of == used.id => {
                 let Some(key) = only(args).map(|&id| Expr::new(used).with(id)) else { continue };
-                if !is_asked_for(&key, function, values) {
+                if !said::is_asked_for(&key, values) {
                     facts.reads.extend(taken(at, &key, values).map(|read| ReadFact { forced: true, ..read }));
                 }
             }
@@ -174,19 +174,6 @@ fn taken(at: Ref, key: &Expr, values: &Values<'_>) -> Option<ReadFact> {
     });
     let read = ReadFact::new(name, Via::Query, at, code::node_at(at, values));
     Some(ReadFact { ty, literal_key, ..read })
-}
-
-/// Whether the function asks for a key before it is taken.
-fn is_asked_for(key: &Expr, function: Ref, values: &Values<'_>) -> bool {
-    let Some(name) = values.plain_text(key) else { return false };
-    let tree = values.tree(function);
-    let around = tree.span(function.id);
-    let asked = code::calls(function.file, values, &["ContainsKey", "TryGetValue"]);
-    asked.iter().any(|(at, call)| {
-        let first = call.args.first().map(|arg| Expr::new(*at).with(arg.value));
-        around.holds(tree.span(at.id))
-            && first.and_then(|key| values.plain_text(&key)).as_ref() == Some(&name)
-    })
 }
 
 /// A value that was asked for without looking at the answer, and is used as if it were there.

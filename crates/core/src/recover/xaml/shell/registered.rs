@@ -2,6 +2,7 @@
 
 use super::{STYLE, receives, shells};
 use crate::model::RouteKind;
+use crate::recover::xaml::said;
 use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, code};
 use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
@@ -21,7 +22,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let here = Expr::new(at);
         let before = facts.routes.len();
         if let Kind::ClassOf(ty) = tree.kind(page.value) {
-            for (site, ty) in said(at, ty, values) {
+            for (site, ty) in said::types(at, ty, values) {
                 facts.routes.extend(route(site, &here.with(name.value), &ty, values));
             }
         } else {
@@ -67,17 +68,6 @@ fn unknown(at: Ref, values: &Values<'_>) -> Option<ContainerFact> {
     shells::shell(at.file, values)?;
     let key = ContainerKey(place);
     Some(ContainerFact { is_host: true, open_start: true, open: true, ..ContainerFact::new(key) })
-}
-
-/// The type where it is really said: of a helper's own type parameter, every use of the helper.
-fn said(at: Ref, ty: &TypeName, values: &Values<'_>) -> Vec<(Ref, TypeName)> {
-    let function = values.enclosing_function(at).filter(|_| values.class_named(at, &ty.name).is_none());
-    let uses = function.map(|function| values.uses(function)).unwrap_or_default();
-    let typed: Vec<(Ref, TypeName)> = uses
-        .into_iter()
-        .filter_map(|used| Some((used, values.tree(used).call(used.id)?.types.first()?.clone())))
-        .collect();
-    if typed.is_empty() { vec![(at, ty.clone())] } else { typed }
 }
 
 fn route(site: Ref, name: &Expr, ty: &TypeName, values: &Values<'_>) -> Option<RouteFact> {

@@ -2,6 +2,7 @@
 
 use super::typed::WHOLE;
 use crate::model::Via;
+use crate::recover::xaml::{only, said};
 use crate::recover::{Facts, ReadFact, code};
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
@@ -53,13 +54,13 @@ fn indexed(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for id in tree.ids() {
         let Kind::Index { of, args } = tree.kind(id) else { continue };
         let here = Expr::new(Ref { file, id });
-        let Some(key) = super::super::only(args).filter(|_| is_query(&here.with(*of), values)) else {
+        let Some(key) = only(args).filter(|_| is_query(&here.with(*of), values)) else {
             continue;
         };
         let assigned = tree.node(id).parent.is_some_and(
             |up| matches!(tree.kind(up), Kind::Assign { target, op, .. } if *target == id && op == "="),
         );
-        if assigned || is_asked_for(&here.with(*key), values) {
+        if assigned || said::is_asked_for(&here.with(*key), values) {
             continue;
         }
         for read in taken(here.at, *key, values) {
@@ -78,21 +79,6 @@ fn taken(at: Ref, key: Id, values: &Values<'_>) -> Vec<ReadFact> {
         Some(ReadFact { ty: Some("string".to_owned()), literal_key, ..read })
     });
     said.collect()
-}
-
-/// Whether the function asks for a key before it is taken.
-fn is_asked_for(key: &Expr, values: &Values<'_>) -> bool {
-    let (Some(name), Some(function)) = (values.plain_text(key), values.enclosing_function(key.at)) else {
-        return false;
-    };
-    let tree = values.tree(key.at);
-    let around = tree.span(function.id);
-    let asked = code::calls(key.at.file, values, &["Contains", "ContainsKey", "TryGetValue"]);
-    asked.iter().any(|(at, call)| {
-        let first = call.args.first().map(|arg| Expr::new(*at).with(arg.value));
-        around.holds(tree.span(at.id))
-            && first.and_then(|key| values.plain_text(&key)).as_ref() == Some(&name)
-    })
 }
 
 /// Whether an expression is the query of the page's address.

@@ -5,6 +5,7 @@ use crate::model::{Form, Verb};
 use crate::recover::xaml::documents::document_of;
 use crate::recover::xaml::is_kind;
 use crate::recover::xaml::projects::Project;
+use crate::recover::xaml::said;
 use crate::recover::{
     ArgumentFact, CallFact, ChosenStart, Facts, RedirectFact, Slot, StartFact, TargetFact, code,
 };
@@ -20,7 +21,7 @@ const LAUNCHING: &[&str] = &["OnActivated", "OnInitialized", "OnLaunched", "OnSt
 pub(super) fn recover(at: Ref, call: &Call, first: Id, values: &Values<'_>, facts: &mut Facts) -> bool {
     let given = call.args.get(1).map(|arg| arg.value);
     if let Kind::ClassOf(ty) = values.tree(at).kind(first) {
-        for (site, ty) in named(at, ty, values) {
+        for (site, ty) in said::types(at, ty, values) {
             let passed = given.and_then(|value| passed(at, value, site, values));
             add(site, &ty, passed, values, facts);
         }
@@ -30,7 +31,7 @@ pub(super) fn recover(at: Ref, call: &Call, first: Id, values: &Values<'_>, fact
     let sites = values.sites(at, first);
     let mut by_type = false;
     for said in sites {
-        let Kind::ClassOf(ty) = values.kind(said.at_of(first, at, values)) else { continue };
+        let Kind::ClassOf(ty) = values.kind(given_type(first, at, &said, values)) else { continue };
         by_type = true;
         let passed = given.and_then(|value| passed(at, value, said.at, values));
         add(said.at, ty, passed, values, facts);
@@ -83,27 +84,10 @@ pub(super) fn kept(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
-trait Said {
-    /// The expression that a parameter stands for at a use.
-    fn at_of(&self, parameter: Id, at: Ref, values: &Values<'_>) -> Ref;
-}
-
-impl Said for Expr {
-    fn at_of(&self, parameter: Id, at: Ref, values: &Values<'_>) -> Ref {
-        let inner = Self { at: Ref { file: at.file, id: parameter }, env: self.env.clone() };
-        code::seen_through(&inner, values).at
-    }
-}
-
-/// A type where it is really said: of a wrapper's own type parameter, every use of the wrapper.
-fn named(at: Ref, ty: &TypeName, values: &Values<'_>) -> Vec<(Ref, TypeName)> {
-    let function = values.enclosing_function(at);
-    let (Some(function), None) = (function, values.class_named(at, &ty.name)) else {
-        return vec![(at, ty.clone())];
-    };
-    let uses = values.uses(function).into_iter();
-    let typed = uses.filter_map(|used| Some((used, values.tree(used).call(used.id)?.types.first()?.clone())));
-    typed.collect()
+/// What a parameter stands for at a use of its function.
+fn given_type(parameter: Id, at: Ref, said: &Expr, values: &Values<'_>) -> Ref {
+    let inner = Expr { at: Ref { file: at.file, id: parameter }, env: said.env.clone() };
+    code::seen_through(&inner, values).at
 }
 
 /// What a call hands on, where it is really said.
