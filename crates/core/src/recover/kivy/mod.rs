@@ -7,6 +7,7 @@ mod managers;
 mod properties;
 mod screens;
 mod switches;
+mod uses;
 mod wiring;
 
 pub(super) mod library;

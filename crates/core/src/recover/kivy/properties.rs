@@ -1,8 +1,9 @@
 //! What a screen can be given: its properties, what its methods set, what its rules declare, and what
 //! its methods take.
 
+use super::uses::own_uses;
 use crate::model::Via;
-use crate::recover::{At, ParameterFact};
+use crate::recover::{At, ParameterFact, code};
 use crate::syntax::{Function, Id, Kind, Variable};
 use crate::values::{Expr, Ref, Values};
 
@@ -12,6 +13,8 @@ pub(super) struct Property {
     pub(super) name: String,
     /// Its declaration, where that is a node of its own.
     pub(super) held: Option<Ref>,
+    /// Where its class takes it, where nothing says which declaration that means.
+    pub(super) used: Option<Ref>,
     ty: Option<String>,
     at: At,
 }
@@ -76,6 +79,14 @@ pub(super) fn properties(class: Ref, values: &Values<'_>) -> Vec<Property> {
             }
         }
     }
+    let uses = own_uses(class, values);
+    for property in found.iter_mut().filter(|property| property.held.is_none()) {
+        property.used = uses.iter().find(|used| used.name == property.name).map(|used| used.at);
+    }
+    for used in uses {
+        let at = code::node_at(used.at, values);
+        add(Property { name: used.name, held: None, used: Some(used.at), ty: None, at }, &mut found);
+    }
     found
 }
 
@@ -83,6 +94,7 @@ fn of_variable(at: Ref, variable: &Variable, values: &Values<'_>) -> Property {
     Property {
         name: variable.name.to_string(),
         held: Some(at),
+        used: None,
         ty: variable.init.and_then(|init| type_of(&Expr::new(Ref { file: at.file, id: init }), values)),
         at: At { file: at.file, span: variable.name_span },
     }
@@ -106,7 +118,7 @@ fn of_rules(rule: Ref, values: &Values<'_>) -> Vec<Property> {
         tree.call(call).map(|call| call.args.as_slice()).unwrap_or_default().iter().filter_map(|arg| {
             let name = arg.name.as_ref().filter(|name| !name.starts_with("on_") && *name != "id")?;
             let at = At { file: rule.file, span: tree.span(arg.value) };
-            Some(Property { name: name.to_string(), held: None, ty: None, at })
+            Some(Property { name: name.to_string(), held: None, used: None, ty: None, at })
         });
     named.collect()
 }
@@ -119,6 +131,7 @@ fn of_method(file: u32, function: &Function, values: &Values<'_>) -> Vec<Propert
     own.map(|(id, parameter)| Property {
         name: parameter.name.to_string(),
         held: Some(Ref { file, id }),
+        used: None,
         ty: parameter.ty.as_ref().map(|ty| ty.name.to_string()),
         at: At { file, span: tree.span(id) },
     })

@@ -60,7 +60,11 @@ pub(super) fn is_manager_name(name: &str) -> bool {
 
 /// A use of a property that takes its value: anywhere but where it is set.
 fn read_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFact> {
-    let (held, name) = (property.held?, &property.name);
+    let name = &property.name;
+    if let (None, Some(used)) = (property.held, property.used) {
+        return Some(ReadFact { site, ..ReadFact::of_parameter(name, used, code::node_at(used, values)) });
+    }
+    let held = property.held?;
     let taken = |at: &Ref| {
         let tree = values.tree(*at);
         !tree.node(at.id).parent.is_some_and(|up| match tree.kind(up) {

@@ -285,3 +285,47 @@ WindowManager:
          HomeScreen open settings computed () my.kv:25",
     );
 }
+
+#[test]
+fn what_a_screen_takes_from_itself_it_has() {
+    let app = r#"
+//- main.py
+from kivy.app import App
+from kivy.uix.screenmanager import ScreenManager, Screen
+class A(Screen):
+    def go(self, order):
+        s = self.manager.get_screen("b")
+        s.order = order
+        s.loose = 1
+        s.kvprop = 2
+        s.opacity = 0.5
+        s.size_hint = (1, 1)
+        s.ids.label.text = "x"
+        s.callback = self.done
+        s.nothing = 3
+                    ^ argument-unknown: no `nothing`
+        self.manager.current = "b"
+    def done(self): pass
+class B(Screen):
+    def on_enter(self):
+        print(self.order)
+        if hasattr(self, "loose"):
+            print(getattr(self, "loose", None))
+        self.callback()
+class TestApp(App):
+    def build(self):
+        sm = ScreenManager()
+        sm.add_widget(A(name="a")); sm.add_widget(B(name="b"))
+        return sm
+//- test.kv
+<B>:
+    kvprop: 0
+    Label:
+        id: label
+        text: str(root.kvprop)
+"#;
+    judged("argument-unknown", app);
+    let unmarked =
+        app.lines().filter(|line| !line.trim_start().starts_with('^')).collect::<Vec<_>>().join("\n");
+    judged("argument-unread", &unmarked.replace("        s.nothing = 3\n", ""));
+}
