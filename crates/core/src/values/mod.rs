@@ -4,6 +4,7 @@
 //! declare; [`Values`] answers questions about it. All answers are bounded by [`Fuel`], so that
 //! cyclic constants and self-calling helpers end.
 
+mod additions;
 mod build;
 mod collections;
 mod context;

@@ -1,6 +1,7 @@
 //! Every parsed file, and an index of what they declare and call.
 
 use super::Library;
+use super::additions::Additions;
 use crate::search::words as words_of;
 use crate::source::{Language, Resource, SourceFile, SourceTree, library_of};
 use crate::syntax::{Body, Class, ClassKind, Function, Id, Kind, Markup, Tree, Variable};
@@ -8,7 +9,7 @@ use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
 use smol_str::SmolStr;
 use std::collections::BTreeSet;
-use std::sync::{Mutex, OnceLock, RwLock};
+use std::sync::{Mutex, OnceLock};
 
 /// A node of the program.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
@@ -33,39 +34,6 @@ pub struct Program<'s> {
     asked: Mutex<Asked>,
     callees: OnceLock<FxHashMap<Ref, Vec<Ref>>>,
     additions: Additions,
-}
-
-/// What adds to which class, as far as it was asked. Asked often, and the same each time.
-#[derive(Debug, Default)]
-pub(super) struct Additions {
-    extended: RwLock<FxHashMap<Ref, Option<Ref>>>,
-    extensions: RwLock<FxHashMap<Ref, Vec<Ref>>>,
-}
-
-impl Additions {
-    /// The class that a node adds to.
-    pub(super) fn extended(&self, at: Ref, find: impl FnOnce() -> Option<Ref>) -> Option<Ref> {
-        if let Some(known) = self.extended.read().ok().and_then(|known| known.get(&at).copied()) {
-            return known;
-        }
-        let found = find();
-        if let Ok(mut known) = self.extended.write() {
-            known.insert(at, found);
-        }
-        found
-    }
-
-    /// What adds to a class.
-    pub(super) fn extensions(&self, class: Ref, find: impl FnOnce() -> Vec<Ref>) -> Vec<Ref> {
-        if let Some(known) = self.extensions.read().ok().and_then(|known| known.get(&class).cloned()) {
-            return known;
-        }
-        let found = find();
-        if let Ok(mut known) = self.extensions.write() {
-            known.insert(class, found.clone());
-        }
-        found
-    }
 }
 
 /// What was looked for and may stand in files that are not parsed.
