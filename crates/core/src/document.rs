@@ -215,17 +215,20 @@ fn call(graph: &Graph<'_>, ids: &Ids, index: usize, call: &Call) -> model::Call 
 fn target(ids: &Ids, call: &Call) -> Option<Target> {
     let value = match &call.fact.target {
         TargetFact::None => return None,
-        TargetFact::Address(shapes) | TargetFact::Text(shapes) | TargetFact::Named(shapes) => {
-            shapes.first().map(crate::values::Shape::value)
-        }
+        TargetFact::Address(shapes)
+        | TargetFact::Text(shapes)
+        | TargetFact::Named(shapes)
+        | TargetFact::FirstOf(shapes) => shapes.first().map(crate::values::Shape::value),
         _ => None,
     };
     let form = if call.status == model::CallStatus::Dynamic { Form::Dynamic } else { call.fact.form };
+    let named = |routes: &[usize]| routes.iter().map(|&route| ids.routes[route].clone()).collect();
     Some(Target {
         text: call.fact.written.clone(),
         form,
         value,
-        routes: call.targets.iter().map(|&route| ids.routes[route].clone()).collect(),
+        routes: named(&call.targets),
+        leads_on: named(&call.leads_on),
     })
 }
 

@@ -27,7 +27,10 @@ fn ways_through_entries_and_gaps_between_the_styles() {
     let way = run(&["reach", "ShelfPage", "LoanPage", "--in", &app]);
     assert_eq!(way.status, 0, "{}", way.err);
     assert!(way.out.contains("ItemPage"), "by way of an item: {}", way.out);
+    let wide = run(&["reach", "ShelfPage", "MembersPage", "--in", &app]);
+    assert!(wide.out.contains("/open/Members"), "the wide entry leads on: {}", wide.out);
     let map = run(&["map", &app, "--format", "dot"]);
+    assert!(!map.out.contains("/open/{page}"), "what leads on is no place: {}", map.out);
     assert!(map.out.contains("TicketPage") && map.out.contains("PhotoPage"), "{}", map.out);
     let move_on = run(&["gaps", &app, "--to", "shell-route"]);
     assert!(move_on.out.contains("Phone"), "{}", move_on.out);

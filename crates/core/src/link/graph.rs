@@ -190,6 +190,8 @@ pub struct Call {
     pub screens: Vec<usize>,
     /// Routes it resolves to.
     pub targets: Vec<usize>,
+    /// Routes that those lead on to, for what it passes.
+    pub leads_on: Vec<usize>,
     /// What linking made of it.
     pub status: CallStatus,
     /// The action it goes by.

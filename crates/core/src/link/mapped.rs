@@ -24,20 +24,22 @@ pub(super) fn add(facts: Vec<MappedFact>, graph: &mut Graph<'_>) {
 }
 
 /// The pages that calls name; where a call's value is not known, every page that could be meant.
-fn named(route: usize, before: &str, placeholder: &str, after: &str, graph: &Graph<'_>) -> Vec<usize> {
+fn named(route: usize, before: &str, placeholder: &str, after: &str, graph: &mut Graph<'_>) -> Vec<usize> {
     let container = graph.routes[route].container;
     let pages = graph.routes.iter().enumerate().filter(|(_, other)| other.container == container);
-    let pages: Vec<(usize, &str)> =
-        pages.filter_map(|(i, other)| Some((i, other.fact.pattern.as_deref()?))).collect();
+    // What stands in the placeholder's place for each page.
+    let middles = pages.filter_map(|(i, other)| {
+        let path = other.fact.pattern.as_deref()?;
+        Some((i, path.strip_prefix(before)?.strip_suffix(after)?.to_owned()))
+    });
+    let middles: Vec<(usize, String)> = middles.collect();
     let mut found = Vec::new();
-    for call in graph.calls.iter().filter(|call| call.targets.contains(&route)) {
+    for call in graph.calls.iter_mut().filter(|call| call.targets.contains(&route)) {
         let given = call.arguments.iter().find(|argument| argument.name == placeholder);
         let text = given.and_then(|argument| argument.fact.text.as_deref());
-        found.extend(pages.iter().filter_map(|(page, path)| {
-            let middle = path.strip_prefix(before)?.strip_suffix(after)?;
-            let fits = text.map_or(!middle.contains('/'), |text| text == middle);
-            fits.then_some(*page)
-        }));
+        let fits = |middle: &String| text.map_or(!middle.contains('/'), |text| text == middle);
+        call.leads_on = middles.iter().filter(|(_, middle)| fits(middle)).map(|(page, _)| *page).collect();
+        found.extend(call.leads_on.iter().copied());
     }
     found.sort_unstable();
     found.dedup();

@@ -124,6 +124,7 @@ fn call(item: &MenuItem, tied: &Tied<'_>, targets: Vec<usize>) -> Call {
         },
         screens: tied.screens.clone(),
         targets,
+        leads_on: Vec::new(),
         status: CallStatus::Resolved,
         action: None,
         out_of_scope: None,

@@ -37,7 +37,6 @@ pub(crate) use {address::without_names, arguments::parameters_of, reach::from as
 
 use crate::recover::{CallFact, Facts, Sight, TargetFact};
 use crate::settings::{Named, Settings};
-use crate::source::Language;
 use crate::syntax::ClassKind;
 use crate::values::Values;
 use rustc_hash::FxHashSet;
@@ -149,7 +148,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
 /// Names of classes whose objects are never plain values, in languages that unbox.
 fn objects(values: Values<'_>) -> FxHashSet<String> {
     let program = values.program();
-    let own = program.classes().filter(|class| program.source(class.file).language == Language::CSharp);
+    let own = program.classes().filter(|class| program.tree(class.file).idioms.unboxes);
     let classes = own.filter_map(|class| program.class(class)).filter(|class| class.kind == ClassKind::Class);
     classes.map(|class| class.name.to_string()).collect()
 }

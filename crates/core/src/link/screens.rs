@@ -4,7 +4,6 @@ use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
 use crate::recover::{ReadFact, ResultSideFact, RouteFact, ScreenFact, Shows};
-use crate::source::Language;
 use crate::values::{Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeSet;
@@ -189,8 +188,7 @@ fn is_made(class: Ref, values: Values<'_>) -> bool {
 
 /// The type of a parameter, where what is enlisted is handed in by it.
 fn asked_for<'p>(at: Ref, values: Values<'p>) -> Option<&'p str> {
-    let language = values.program().source(at.file).language;
-    let parameter = values.tree(at).parameter(at.id).filter(|_| language == Language::CSharp)?;
+    let parameter = values.tree(at).parameter(at.id).filter(|_| values.hands_in(at))?;
     parameter.ty.as_ref().map(|ty| ty.name.as_str())
 }
 

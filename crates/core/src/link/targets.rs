@@ -89,6 +89,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         arguments: arguments.collect(),
         screens,
         targets: resolved.targets,
+        leads_on: Vec::new(),
         status: resolved.status,
         action: resolved.action,
         out_of_scope: resolved.out_of_scope,

@@ -150,6 +150,9 @@ pub struct Target {
     pub value: Option<String>,
     /// Ids of the routes it resolves to.
     pub routes: Vec<String>,
+    /// Ids of the routes that those lead on to for what this call passes.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub leads_on: Vec<String>,
 }
 
 /// What a call passes.

@@ -2,7 +2,7 @@
 
 use super::{Hop, Network, Place, What};
 use crate::model::{self, Call, CallStatus, Document, Route, RouteKind, Verb};
-use rustc_hash::FxHashMap;
+use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeMap;
 
 /// Line and column of a declaration, and the place it is of.
@@ -34,6 +34,18 @@ pub(super) fn network(document: &Document) -> Network<'_> {
     network
 }
 
+/// Routes that every call to them passes on to others.
+fn leading_on(document: &Document) -> FxHashSet<&str> {
+    let targets = document.calls.iter().filter_map(|call| call.target.as_ref());
+    let (on, stay): (Vec<_>, Vec<_>) = targets.partition(|target| !target.leads_on.is_empty());
+    let mut passed: FxHashSet<&str> =
+        on.iter().flat_map(|target| &target.routes).map(String::as_str).collect();
+    stay.iter().flat_map(|target| &target.routes).for_each(|id| {
+        passed.remove(id.as_str());
+    });
+    passed
+}
+
 fn place<'d>(name: &'d str, what: What<'d>) -> Place<'d> {
     Place {
         name,
@@ -60,8 +72,10 @@ impl<'d> Network<'d> {
     }
 
     fn add_routes(&mut self) {
+        let passed = leading_on(self.document);
         for (i, route) in self.document.routes.iter().enumerate() {
-            if route.kind == RouteKind::Group && route.screen.is_none() {
+            let shows_nothing = route.kind == RouteKind::Group || passed.contains(route.id.as_str());
+            if shows_nothing && route.screen.is_none() {
                 continue;
             }
             let shown = route.screen.as_deref().and_then(|screen| self.of_screen(screen));
@@ -137,7 +151,9 @@ impl<'d> Network<'d> {
             vain.insert((name, module), at);
             return vec![(at, None)];
         }
-        target.routes.iter().filter_map(|id| Some((self.of_route(id)?, self.route_index(id)))).collect()
+        // What leads on is no place: the page behind it is.
+        let routes = if target.leads_on.is_empty() { &target.routes } else { &target.leads_on };
+        routes.iter().filter_map(|id| Some((self.of_route(id)?, self.route_index(id)))).collect()
     }
 
     /// Findings belong to the screens whose call they are at; else to what is declared last before

@@ -41,6 +41,8 @@ pub struct Idioms {
     pub case_text: &'static str,
     /// An enum's cases are values of it, and may carry more; types may be added to elsewhere.
     pub cases_carry: bool,
+    /// A plain value that was put away whole comes out as no object of the app's own.
+    pub unboxes: bool,
 }
 
 /// What a language calls the types of its literals.
@@ -120,6 +122,7 @@ impl Idioms {
         looks: &[],
         case_text: "name",
         cases_carry: false,
+        unboxes: false,
     };
 
     /// What a function does with text.

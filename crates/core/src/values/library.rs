@@ -80,6 +80,12 @@ impl<'p> Values<'p> {
         self.libraries(at).any(|library| library.enlists.contains(&name))
     }
 
+    /// Whether what is enlisted is handed to whoever asks for it by type.
+    #[must_use]
+    pub fn hands_in(&self, at: Ref) -> bool {
+        self.libraries(at).any(|library| !library.enlists.is_empty())
+    }
+
     /// The label of the argument whose value a function of the platform hands its closure.
     pub(super) fn hands_on(&self, at: Ref, name: &str, call: &Call) -> Option<&'static str> {
         let known = self.libraries(at).flat_map(|library| library.hands_on);

@@ -52,6 +52,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
         "SingleOrDefault",
         "Where",
     ],
+    unboxes: true,
     ..Idioms::NONE
 };
 

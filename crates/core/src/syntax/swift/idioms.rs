@@ -55,6 +55,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     ],
     case_text: "rawValue",
     cases_carry: true,
+    ..Idioms::NONE
 };
 
 fn number(text: &str) -> &'static str {
