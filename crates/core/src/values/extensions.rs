@@ -32,7 +32,7 @@ impl Values<'_> {
     /// Of a class that is declared in parts, the first; for all others of them
     /// (C# specification, "Partial declarations").
     fn first_part(&self, at: Ref) -> Option<Ref> {
-        self.program.classes_at(&self.class_path(at)).first().copied().filter(|&first| first != at)
+        self.program.classes_at(self.program.path(at)).first().copied().filter(|&first| first != at)
     }
 
     /// What adds to a class, wherever it stands.
@@ -40,7 +40,7 @@ impl Values<'_> {
     pub fn extensions(&self, class: Ref) -> Vec<Ref> {
         let Some(declared) = self.class(class) else { return Vec::new() };
         if declared.is("partial") {
-            let parts = self.program.classes_at(&self.class_path(class)).iter().copied();
+            let parts = self.program.classes_at(self.program.path(class)).iter().copied();
             return parts.filter(|&part| part != class && self.extended(part) == Some(class)).collect();
         }
         let named = self.program.extensions_named(&declared.name);

@@ -480,3 +480,77 @@ namespace Wpf.Models { public class HomeModel {
          ItemPage back - () ItemPage.xaml.cs:1",
     );
 }
+
+/// An app whose wide entry may show any page; `CALL` opens something by it.
+const WIDE: &str = r#"
+//- App.xaml
+<Application x:Class="Barn.App" XMLNS StartupUri="ShelfPage.xaml">
+  <UriMapper><UriMapping Uri="/go/{page}" MappedUri="/{page}Page.xaml"/></UriMapper>
+</Application>
+//- ShelfPage.xaml
+<Page x:Class="Barn.ShelfPage" XMLNS/>
+//- ShelfPage.xaml.cs
+namespace Barn { public partial class ShelfPage : Page { void Go(Choice choice) { NavigationService.Navigate(CALL); } } public class Choice { public string Page; } }
+//- LoansPage.xaml
+<Page x:Class="Barn.LoansPage" XMLNS/>
+//- LoansPage.xaml.cs
+namespace Barn { public partial class LoansPage : Page { } }
+//- StockPage.xaml
+<Page x:Class="Barn.StockPage" XMLNS/>
+MARK
+//- StockPage.xaml.cs
+namespace Barn { public partial class StockPage : Page { } }
+"#;
+
+#[test]
+fn a_wide_entry_shows_what_is_put_in_and_where_that_is_not_known_any_page() {
+    let by = |call: &str, mark: &str| app(WIDE).replace("CALL", call).replace("MARK\n", mark);
+    let named = "new Uri(\"/go/Loans\", UriKind.Relative)";
+    let mark = "^ orphan-screen: names `/StockPage.xaml`\n";
+    judged("orphan-screen", &by(named, mark));
+    judged("unreachable-route", &by(named, ""));
+    let open = "new Uri(\"/go/\" + choice.Page, UriKind.Relative)";
+    judged("orphan-screen", &by(open, ""));
+    judged("unreachable-route", &by(open, ""));
+}
+
+#[test]
+fn classes_in_parts_and_names_in_part() {
+    let document = scanned(&app(r#"
+//- App.xaml
+<Application x:Class="Barn.App" XMLNS StartupUri="Views/ShelfPage.xaml"/>
+//- Views/ShelfPage.xaml
+<Page x:Class="Barn.Views.ShelfPage" XMLNS/>
+//- Views/ShelfPage.xaml.cs
+using Names = Barn.Navigation.Links;
+namespace Barn
+{
+    namespace Views
+    {
+        public partial class ShelfPage : Page { void One() { Open(Names.Item); Open(Navigation.Links.Loan); } }
+    }
+}
+//- Views/ShelfPage.Opening.cs
+namespace Barn.Views
+{
+    public partial class ShelfPage { void Open(string page) { NavigationService.Navigate(new Uri(page, UriKind.Relative)); } }
+}
+//- Navigation/Links.cs
+namespace Barn.Navigation;
+public static partial class Links { public const string Item = "/Views/ItemPage.xaml"; }
+public static partial class Links { public const string Loan = Views + "LoanPage.xaml"; private const string Views = "/Views/"; }
+//- Views/ItemPage.xaml
+<Page x:Class="Barn.Views.ItemPage" XMLNS/>
+//- Views/ItemPage.xaml.cs
+namespace Barn.Views { public partial class ItemPage : Page { } }
+//- Views/LoanPage.xaml
+<Page x:Class="Barn.Views.LoanPage" XMLNS/>
+//- Views/LoanPage.xaml.cs
+namespace Barn.Views { public partial class LoanPage : Page { } }
+"#));
+    lists(
+        &calls(&document),
+        "ShelfPage open /Views/ItemPage.xaml constant () ShelfPage.xaml.cs:6
+         ShelfPage open /Views/LoanPage.xaml constant () ShelfPage.xaml.cs:6",
+    );
+}
