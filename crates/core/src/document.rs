@@ -1,11 +1,11 @@
 //! The graph as the scan document: ids, places, order.
 
+use crate::facts::TargetFact;
 use crate::link::{Call, Graph, Route, Screen};
 use crate::model;
 use crate::model::{
     Argument, Document, Finding, Form, Module, Parameter, Place, Platform, Read, ResultFact, Target, Totals,
 };
-use crate::recover::TargetFact;
 use crate::source::SourceTree;
 use crate::values::Program;
 use rustc_hash::FxHashMap;

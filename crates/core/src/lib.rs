@@ -3,19 +3,21 @@
 //! The stages, and the one type that passes from each to the next:
 //!
 //! [`source`] → [`source::SourceTree`] → [`syntax`] → [`syntax::Body`] → [`values`] →
-//! [`values::Program`] → [`recover`] → [`recover::Facts`] → [`link`] → [`link::Graph`] → [`rules`] →
+//! [`values::Program`] → [`recover`] → [`facts::Facts`] → [`link`] → [`link::Graph`] → [`rules`] →
 //! [`model::Document`].
 //!
 //! Nothing here prints, exits or keeps state between scans.
 
 mod document;
 mod error;
+pub mod facts;
 #[cfg(test)]
 mod fixture;
 pub mod gaps;
 pub mod link;
 pub mod map;
 pub mod model;
+pub mod names;
 pub mod network;
 mod reach;
 #[cfg(test)]

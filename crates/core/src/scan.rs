@@ -4,13 +4,14 @@
 //! declare, and who uses the helpers they declare, is then looked for in the rest by words, and only
 //! the files that may have it are parsed as well; again until nothing new is named.
 
+use crate::facts::Facts;
 use crate::link::{complete, link};
 use crate::model::{Document, Skipped};
-use crate::recover::{Facts, LIBRARIES, STYLES, recover};
+use crate::recover::{LIBRARIES, STYLES, recover};
 use crate::rules;
-use crate::search::{Search, words};
+use crate::search::Search;
 use crate::settings::{Named, Settings};
-use crate::source::{SourceFile, SourceTree, discover_without};
+use crate::source::{SourceFile, SourceTree, discover_without, words};
 use crate::syntax::{self, Body};
 use crate::values::{Asked, Program, Values};
 use crate::{Error, document};

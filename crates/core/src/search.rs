@@ -1,7 +1,7 @@
 //! Looks through files that are not parsed for what was asked for in vain. Words decide what is
 //! parsed next, nothing else.
 
-use crate::source::{SourceFile, library_of};
+use crate::source::{SourceFile, library_of, words};
 use crate::syntax::declaring_words;
 use crate::values::Asked;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -75,11 +75,6 @@ impl<'a> Search<'a> {
         };
         used.into_iter().any(|holders| holders.iter().any(held))
     }
-}
-
-/// The words of a text.
-pub(crate) fn words(text: &str) -> impl Iterator<Item = &str> {
-    text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|word| !word.is_empty())
 }
 
 #[cfg(test)]

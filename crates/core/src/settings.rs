@@ -2,8 +2,8 @@
 //!
 //! TOML, read key by key so that a slip in it is told with its place and the nearest valid name.
 
-use crate::link::nearest;
 use crate::model::Style;
+use crate::names::nearest;
 use toml::Spanned;
 use toml::de::{DeTable, DeValue};
 

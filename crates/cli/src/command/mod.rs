@@ -14,8 +14,8 @@ mod scan;
 use crate::args::{Arguments, Command};
 use crate::{Failure, Outcome};
 use apps::Apps;
-use fallow_lantern_core::link::nearest;
 use fallow_lantern_core::model::Style;
+use fallow_lantern_core::names::nearest;
 
 /// Runs what was asked for.
 pub(crate) fn run(arguments: &Arguments) -> Result<Outcome, Failure> {

@@ -167,7 +167,7 @@ impl Comparison<'_> {
     }
 
     fn deep_links(&mut self) {
-        let plain = |link: &String| crate::link::without_names(link);
+        let plain = |link: &String| crate::names::without_names(link);
         let there: Vec<String> =
             self.new.document.routes.iter().flat_map(|route| &route.deep_links).map(plain).collect();
         for route in &self.old.document.routes {

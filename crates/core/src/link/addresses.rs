@@ -1,9 +1,9 @@
 //! Addresses that the system hands to an app, against the routes that are text.
 
-use super::address::without_names;
 use super::graph::Graph;
+use crate::facts::AddressFact;
 use crate::model::RouteKind;
-use crate::recover::AddressFact;
+use crate::names::without_names;
 
 /// Gives every route that is text the addresses that open it.
 pub(super) fn add(addresses: &[AddressFact], graph: &mut Graph<'_>) {

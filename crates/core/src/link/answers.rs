@@ -1,8 +1,8 @@
 //! Addresses that code takes apart itself: what each answer of it opens gets the address.
 
 use super::graph::{Call, Graph};
+use crate::facts::{AnswerFact, OriginFact};
 use crate::model::Verb;
-use crate::recover::{AnswerFact, OriginFact};
 use crate::values::{Expr, Ref, Values};
 
 /// Helpers of helpers are followed this deep.
@@ -46,7 +46,7 @@ fn parameter(call: &Call, name: &str, graph: &Graph<'_>, target: usize) -> Strin
     let parameters = &graph.routes[target].parameters;
     let passed = call.fact.arguments.iter().position(|argument| argument.value.as_deref() == Some(name));
     let named = passed.and_then(|place| match &call.fact.arguments[place].slot {
-        crate::recover::Slot::Name(name) => Some(name.clone()),
+        crate::facts::Slot::Name(name) => Some(name.clone()),
         _ => parameters.get(place).map(|parameter| parameter.name.clone()),
     });
     named.or_else(|| parameters.first().map(|p| p.name.clone())).unwrap_or_else(|| name.to_owned())

@@ -3,8 +3,8 @@
 use super::graph::{Argument, Graph, Parameter, Read, Route};
 use super::owners::Owners;
 use super::targets::same;
+use crate::facts::{BagFact, Slot, TargetFact};
 use crate::model::Via;
-use crate::recover::{BagFact, Slot, TargetFact};
 use crate::values::{Ref, Values};
 
 /// Names what calls pass by position or in generated spelling, and what screens read of generated

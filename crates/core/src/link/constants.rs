@@ -1,9 +1,9 @@
 //! Named things and who uses them: actions, constants that hold route text.
 
-use super::address::without_names;
 use super::graph::{Constant, Graph};
-use super::nearest::spelling;
-use crate::recover::{At, TargetFact};
+use crate::facts::{At, TargetFact};
+use crate::names::spelling;
+use crate::names::without_names;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};

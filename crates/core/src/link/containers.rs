@@ -1,11 +1,12 @@
 //! Containers, their hosts, and the routes and actions in them.
 
-use super::address::{fit, without_names};
 use super::graph::{Action, Container, Graph, Host, HostProblem, Route, Unwired};
-use super::nearest::nearest;
+use super::patterns::fit;
+use crate::names::{nearest, without_names};
+
 use super::owners::Owners;
 use super::shadows;
-use crate::recover::{
+use crate::facts::{
     ActionFact, CallFact, ChosenStart, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact,
     Shows, Sight, StartFact, TargetFact, UsedFact,
 };
@@ -200,7 +201,7 @@ pub(super) fn add_routes(
     facts.sort_by(|a, b| (a.at, &a.name, key(a)).cmp(&(b.at, &b.name, key(b))));
     for fact in facts {
         let held = fact.holds.and_then(|key| by_key.get(&key).copied());
-        let group = held.or_else(|| by_key.get(&crate::recover::ContainerKey(fact.at)).copied());
+        let group = held.or_else(|| by_key.get(&crate::facts::ContainerKey(fact.at)).copied());
         // A graph that a host shows is no route; one that others hold is.
         if group.is_some_and(|group| {
             graph.containers[group].fact.resource.is_some() && graph.containers[group].parents.is_empty()

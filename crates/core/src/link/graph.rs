@@ -2,11 +2,11 @@
 
 use super::index::Index;
 use super::stacks::Stood;
-use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
-use crate::recover::{
+use crate::facts::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep, Overruled,
     ParameterFact, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, TargetFact, UsedFact,
 };
+use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;
 use crate::values::Ref;
 use rustc_hash::{FxHashMap, FxHashSet};

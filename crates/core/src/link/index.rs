@@ -1,8 +1,8 @@
 //! Look-ups over the graph: by name, container, class, screen and target.
 
 use super::graph::{Call, Graph, Read};
-use super::nearest::spelling;
-use crate::recover::Shows;
+use crate::facts::Shows;
+use crate::names::spelling;
 use crate::values::Ref;
 use rustc_hash::FxHashMap;
 

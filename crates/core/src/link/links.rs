@@ -1,8 +1,8 @@
 //! Addresses that are declared apart from the routes they open.
 
 use super::graph::Graph;
+use crate::facts::{LinkFact, OriginFact, RouteFact};
 use crate::model::Style;
-use crate::recover::{LinkFact, OriginFact, RouteFact};
 use rustc_hash::FxHashMap;
 
 /// Gives routes the addresses that are declared for their names.

@@ -1,7 +1,7 @@
 //! Entries that lead on to pages: which page each is, by itself or by what calls put in.
 
 use super::graph::{Graph, Mapped, Redirect};
-use crate::recover::{MappedFact, MappedTo, RouteKey};
+use crate::facts::{MappedFact, MappedTo, RouteKey};
 use rustc_hash::FxHashMap;
 
 /// Joins entries to their pages. Calls must be resolved.

@@ -2,8 +2,8 @@
 
 use super::graph::{Call, Graph, HostProblem, Unwired};
 use super::owners::Owners;
+use crate::facts::{CallFact, HandledFact, MenuFact, MenuItem, MenuSetup, MenuView, TargetFact};
 use crate::model::{CallStatus, Form, Style, Verb};
-use crate::recover::{CallFact, HandledFact, MenuFact, MenuItem, MenuSetup, MenuView, TargetFact};
 use rustc_hash::FxHashSet;
 
 /// What is known of an app's menus.

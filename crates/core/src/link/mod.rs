@@ -3,7 +3,6 @@
 //! Each file here answers one question; [`link`] asks them in order. Nothing here knows a style: what
 //! a style means is in the facts it recovers.
 
-mod address;
 mod addresses;
 mod answers;
 mod arguments;
@@ -14,7 +13,8 @@ mod index;
 mod links;
 mod mapped;
 mod menus;
-mod nearest;
+mod patterns;
+
 mod owners;
 mod plain_types;
 mod questions;
@@ -30,12 +30,11 @@ pub use graph::{
     Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Mapped, Parameter, Read,
     ResultSideLinked, Route, Screen, Unwired,
 };
-pub use nearest::nearest;
-pub(crate) use plain_types::{differ, known as plain_type};
-pub(crate) use results::OPENED;
-pub(crate) use {address::without_names, arguments::parameters_of, reach::from as reachable_from};
 
-use crate::recover::{CallFact, Facts, Sight, TargetFact};
+pub(crate) use plain_types::{differ, known as plain_type};
+pub(crate) use {arguments::parameters_of, reach::from as reachable_from};
+
+use crate::facts::{CallFact, Facts, Sight, TargetFact};
 use crate::settings::{Named, Settings};
 use crate::syntax::ClassKind;
 use crate::values::Values;

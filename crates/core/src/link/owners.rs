@@ -2,7 +2,7 @@
 //! it, or, in a helper, every screen that uses the helper.
 
 use super::graph::Screen;
-use crate::recover::{PartFact, ReadFact, RouteFact, Shows};
+use crate::facts::{PartFact, ReadFact, RouteFact, Shows};
 use crate::syntax::{ClassKind, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};

@@ -1,9 +1,9 @@
 //! Questions that several rules ask of the graph.
 
 use super::graph::{Graph, Unwired};
-use super::nearest::nearest;
+use crate::facts::At;
 use crate::model::{CallStatus, Place};
-use crate::recover::At;
+use crate::names::nearest;
 use crate::values::Ref;
 
 impl Graph<'_> {

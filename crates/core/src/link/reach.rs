@@ -1,7 +1,7 @@
 //! Which routes a way leads to, from the entries on.
 
 use super::graph::Graph;
-use crate::recover::TargetFact;
+use crate::facts::TargetFact;
 
 /// Marks every route that can be reached.
 pub(super) fn mark(graph: &mut Graph<'_>) {

@@ -2,7 +2,7 @@
 
 use super::graph::{Graph, Redirect};
 use super::targets::ways;
-use crate::recover::RedirectFact;
+use crate::facts::RedirectFact;
 use rustc_hash::FxHashMap;
 
 /// Resolves redirects. What is not known leads nowhere.

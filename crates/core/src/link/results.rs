@@ -2,13 +2,10 @@
 //! back.
 
 use super::graph::{Graph, ResultSideLinked};
+use crate::facts::{At, Channel, ResultSideFact};
 use crate::model::ResultSide;
-use crate::recover::{At, ResultSideFact};
 use crate::values::Ref;
 use rustc_hash::FxHashMap;
-
-/// The channel of results that are met by the route that was opened.
-pub(crate) const OPENED: &str = "opened-route";
 
 /// Finds the routes that such results belong to; the first one's name is the key.
 pub(super) fn find_routes(graph: &mut Graph<'_>) {
@@ -16,7 +13,7 @@ pub(super) fn find_routes(graph: &mut Graph<'_>) {
         graph.calls.iter().map(|call| (call.fact.at, call.targets.clone())).collect();
     for i in 0..graph.results.len() {
         let result = &graph.results[i];
-        if result.fact.channel != OPENED {
+        if result.fact.channel != Channel::OpenedRoute {
             continue;
         }
         let routes: Vec<usize> = match result.fact.side {
@@ -30,9 +27,6 @@ pub(super) fn find_routes(graph: &mut Graph<'_>) {
         graph.results[i].routes = routes;
     }
 }
-
-/// The channel of results that are put to what a route was given before.
-const MERGED: &str = "merged-parameters";
 
 /// What a call puts to a route's parameters is handed back to it; what its screen takes out that no
 /// other call passes waits for that.
@@ -88,7 +82,7 @@ fn side(key: &str, side: ResultSide, site: Ref, at: At) -> ResultSideFact {
         key: Some(key.to_owned()),
         side,
         sure: true,
-        channel: MERGED,
+        channel: Channel::MergedParameters,
         ty: None,
         literal_key: false,
         site,

@@ -3,7 +3,7 @@
 use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
-use crate::recover::{ReadFact, ResultSideFact, RouteFact, ScreenFact, Shows};
+use crate::facts::{ReadFact, ResultSideFact, RouteFact, ScreenFact, Shows};
 use crate::values::{Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeSet;

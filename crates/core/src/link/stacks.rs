@@ -3,8 +3,8 @@
 
 use super::graph::{Graph, HostProblem, Unwired};
 use super::owners::Owners;
+use crate::facts::{MissingStep, PushFact, Sight, Standing, UnplacedFact, ValueType};
 use crate::model::{RouteKind, Style};
-use crate::recover::{MissingStep, PushFact, Sight, Standing, UnplacedFact, ValueType};
 use rustc_hash::FxHashMap;
 
 /// A place in a stack.

@@ -1,12 +1,12 @@
 //! Where a call leads: ids and actions as seen from its screen, directions, addresses, classes.
 
-use super::address::{Fit, TEXT, fit};
 use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
-use super::nearest::spelling;
+use super::patterns::{Fit, TEXT, fit};
 use super::stacks::{Opened, Stood, opened};
+use crate::facts::{ArgumentFact, CallFact, HostHint, RouteKey, Sight, Slot, TargetFact, ValueType};
 use crate::model::{CallStatus, RouteKind, Style};
-use crate::recover::{ArgumentFact, CallFact, HostHint, RouteKey, Sight, Slot, TargetFact, ValueType};
+use crate::names::spelling;
 use crate::values::{Ref, Shape};
 
 /// Addresses that every device can open.

@@ -67,7 +67,7 @@ impl Part {
         let Some(name) = &self.module else { return Ok(None) };
         let modules = || network.document.modules.iter().map(|module| module.path.as_str());
         let found = modules().find(|path| path == name);
-        found.map(Some).ok_or_else(|| crate::link::nearest(name, modules()))
+        found.map(Some).ok_or_else(|| crate::names::nearest(name, modules()))
     }
 }
 

@@ -9,8 +9,8 @@ mod tests;
 
 pub use ways::{Way, Ways};
 
-use crate::link::nearest;
 use crate::model::{Call, Document, RouteKind, Screen, Severity};
+use crate::names::nearest;
 use rustc_hash::FxHashMap;
 
 /// Places and hops over a document.

@@ -1,7 +1,7 @@
 //! What recoverers ask of code, whatever its language.
 
+use crate::facts::{ArgumentFact, At, CallFact, Literal, Slot, TargetFact};
 use crate::model::Form;
-use crate::recover::{ArgumentFact, At, CallFact, Literal, Slot, TargetFact};
 use crate::syntax::{Call, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Shape, Values};
 

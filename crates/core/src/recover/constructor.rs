@@ -1,6 +1,7 @@
 //! Values that arrive by constructor: what a class takes, and what a call of it passes.
 
-use super::{ArgumentFact, At, ParameterFact, Slot, code};
+use super::code;
+use crate::facts::{ArgumentFact, At, ParameterFact, Slot};
 use crate::model::Via;
 use crate::syntax::{Parameter, TypeName};
 use crate::values::{Expr, Ref, Value, Values};

@@ -9,7 +9,6 @@ mod android;
 mod apple;
 mod code;
 mod constructor;
-mod facts;
 mod flutter;
 mod kivy;
 mod react_native;
@@ -18,15 +17,7 @@ mod xaml;
 #[cfg(test)]
 pub(crate) mod testing;
 
-pub use facts::{
-    ActionFact, AddressFact, AnswerFact, ArgumentFact, At, BagFact, CallFact, ChosenStart, ContainerFact,
-    ContainerKey, Facts, HandledFact, HostFact, HostHint, IncludeFact, InflateFact, LayoutUse, LinkFact,
-    Literal, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView, MissingStep, OriginFact,
-    Overruled, Owner, ParameterFact, PartFact, PushFact, ReadFact, RedirectFact, ResultSideFact, RouteFact,
-    RouteKey, ScreenFact, Shows, Sight, Slot, StaleFact, Standing, StartFact, TargetFact, TypeNamed,
-    UnfiledFact, UnplacedFact, UsedFact, ValueType,
-};
-
+use crate::facts::Facts;
 use crate::model::Style;
 use crate::source::{Language, Resource};
 use crate::values::{Library, Values};

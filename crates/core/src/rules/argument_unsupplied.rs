@@ -1,6 +1,7 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Call, Graph, Parameter, Read, nearest};
+use crate::link::{Call, Graph, Parameter, Read};
 use crate::model::{Severity, Via};
+use crate::names::nearest;
 
 pub(super) static RULE: Rule = Rule {
     name: "argument-unsupplied",

@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::Channel;
 use crate::link::Graph;
 use crate::model::{ResultSide, Severity};
 use std::collections::BTreeSet;
@@ -17,7 +18,7 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    let mut seen: BTreeSet<(&str, &str)> = BTreeSet::new();
+    let mut seen: BTreeSet<(Channel, &str)> = BTreeSet::new();
     for send in graph.results.iter().filter(|r| r.fact.side == ResultSide::Send && r.fact.literal_key) {
         let Some(key) = &send.fact.key else { continue };
         let receive = graph.results.iter().find(|other| {

@@ -1,7 +1,8 @@
 use super::{Example, Report, Rule, Sink};
-use crate::link::{Call, Constant, Graph, without_names};
+use crate::facts::At;
+use crate::link::{Call, Constant, Graph};
 use crate::model::Severity;
-use crate::recover::At;
+use crate::names::without_names;
 use rustc_hash::FxHashMap;
 
 pub(super) static RULE: Rule = Rule {

@@ -1,6 +1,7 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, Unwired, nearest};
+use crate::link::{Graph, Unwired};
 use crate::model::Severity;
+use crate::names::nearest;
 
 pub(super) static RULE: Rule = Rule {
     name: "host-unwired",

@@ -31,9 +31,9 @@ mod silence_tests;
 #[cfg(test)]
 pub(crate) mod testing;
 
+use crate::facts::At;
 use crate::link::Graph;
 use crate::model::{Finding, Related, Severity};
-use crate::recover::At;
 use rustc_hash::FxHashMap;
 use xxhash_rust::xxh3::xxh3_64;
 
@@ -113,7 +113,7 @@ impl Rule {
 /// The rules whose names are spelled most like a word.
 #[must_use]
 pub fn nearest_rules(word: &str) -> Vec<String> {
-    crate::link::nearest(word, RULES.iter().map(|rule| rule.name))
+    crate::names::nearest(word, RULES.iter().map(|rule| rule.name))
 }
 
 /// What a rule says about one place.

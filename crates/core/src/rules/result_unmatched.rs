@@ -1,6 +1,8 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, OPENED, ResultSideLinked, differ, nearest};
+use crate::facts::Channel;
+use crate::link::{Graph, ResultSideLinked, differ};
 use crate::model::{CallStatus, Platform, ResultSide, Severity};
+use crate::names::nearest;
 
 pub(super) static RULE: Rule = Rule {
     name: "result-unmatched",
@@ -17,7 +19,8 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let mut explained: Vec<&str> = Vec::new();
-    let (opened, keyed): (Vec<_>, Vec<_>) = graph.results.iter().partition(|r| r.fact.channel == OPENED);
+    let (opened, keyed): (Vec<_>, Vec<_>) =
+        graph.results.iter().partition(|r| r.fact.channel == Channel::OpenedRoute);
     of_opened_routes(graph, &opened, sink);
     let (sends, receives): (Vec<_>, Vec<_>) =
         keyed.into_iter().partition(|result| result.fact.side == ResultSide::Send);
@@ -41,7 +44,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         explained.push(key);
         sink.push(report);
     }
-    for receive in receives.iter().filter(|receive| receive.fact.channel != "activity-result") {
+    for receive in receives.iter().filter(|receive| !receive.fact.channel.leaves_app()) {
         if let Some(key) = lonely(receive, &sends).filter(|key| !explained.contains(key)) {
             explained.push(key);
             sink.push(Report::new(receive.fact.at, key, format!("nothing sends the result `{key}`")));
@@ -105,8 +108,7 @@ fn lonely<'r>(result: &'r ResultSideLinked, others: &[&ResultSideLinked]) -> Opt
 
 fn from_outside(graph: &Graph<'_>, result: &ResultSideLinked) -> bool {
     let routes = result.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
-    result.fact.channel == "activity-result"
-        && routes.into_iter().any(|&route| graph.routes[route].fact.from_outside)
+    result.fact.channel.leaves_app() && routes.into_iter().any(|&route| graph.routes[route].fact.from_outside)
 }
 
 #[cfg(test)]

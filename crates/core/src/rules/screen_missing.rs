@@ -1,7 +1,7 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::{RouteFact, Shows};
 use crate::link::Graph;
 use crate::model::{Platform, Severity};
-use crate::recover::{RouteFact, Shows};
 
 pub(super) static RULE: Rule = Rule {
     name: "screen-missing",

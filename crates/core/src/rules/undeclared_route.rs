@@ -1,6 +1,7 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, nearest};
+use crate::link::Graph;
 use crate::model::{CallStatus, Severity};
+use crate::names::nearest;
 
 pub(super) static RULE: Rule = Rule {
     name: "undeclared-route",

@@ -23,24 +23,24 @@ pub struct Build {
     pub versions: Vec<(String, String)>,
 }
 
-/// What builds a module.
-#[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
+/// What builds a module. Of several in one folder the first counts.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq, PartialOrd, Ord)]
 pub enum Tool {
-    /// Nothing that is known.
-    #[default]
-    None,
-    /// Gradle.
-    Gradle,
     /// Dart's package manager.
     Pub,
     /// A JavaScript package manager.
     Npm,
+    /// Gradle.
+    Gradle,
+    /// MSBuild, for C#.
+    MsBuild,
     /// Swift's package manager.
     SwiftPackage,
     /// A project that a generator or an editor keeps.
     Project,
-    /// MSBuild, for C#.
-    MsBuild,
+    /// Nothing that is known.
+    #[default]
+    None,
 }
 
 /// A build file's name, what it is for, and how it is read.
@@ -83,6 +83,17 @@ impl Build {
             }
             None => Self::default(),
         }
+    }
+
+    /// Takes over what another build file of the same folder says.
+    pub(super) fn join(&mut self, other: Self) {
+        self.name = self.name.take().or(other.name);
+        self.main = self.main.take().or(other.main);
+        self.namespace = self.namespace.take().or(other.namespace);
+        self.plugins.extend(other.plugins);
+        self.depends_on.extend(other.depends_on);
+        self.versions.extend(other.versions);
+        self.checks_paths |= other.checks_paths;
     }
 }
 

@@ -18,6 +18,7 @@ pub use build::{Build, Tool};
 pub use language::{Language, Resource};
 pub use library::{library_of, target_of};
 pub use text::Text;
+pub(crate) use text::words;
 pub use walk::{discover, discover_without, from_texts};
 
 use crate::model::Skipped;

@@ -66,6 +66,11 @@ impl Text {
     }
 }
 
+/// The words of a text, as code has them.
+pub(crate) fn words(text: &str) -> impl Iterator<Item = &str> {
+    text.split(|c: char| !c.is_alphanumeric() && c != '_').filter(|word| !word.is_empty())
+}
+
 #[cfg(test)]
 mod tests {
     use super::*;

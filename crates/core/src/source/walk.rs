@@ -214,7 +214,10 @@ fn is_configuration(path: &str) -> bool {
 
 /// Short names, and the texts of build files.
 fn configured(texts: impl Iterator<Item = (String, String)>) -> (Vec<Alias>, Vec<(String, String)>) {
-    let (builds, others): (Vec<_>, Vec<_>) = texts.partition(|(path, _)| Build::is_file(path));
+    let mut texts: Vec<(String, String)> = texts.collect();
+    // Not in the order in which a disk happens to list them.
+    texts.sort();
+    let (builds, others): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| Build::is_file(path));
     let (settings, others): (Vec<_>, Vec<_>) =
         others.into_iter().partition(|(path, _)| app_settings::is_file(path));
     let mut builds = builds;
@@ -243,8 +246,14 @@ fn modules(builds: impl Iterator<Item = (String, String)>, files: &mut [SourceFi
             ModuleInfo { path: folder.to_owned(), build: Build { checks_paths, ..Build::read(&path, &text) } }
         })
         .collect();
-    modules.sort_by(|a, b| a.path.cmp(&b.path));
-    modules.dedup_by(|a, b| a.path == b.path);
+    modules.sort_by(|a, b| (&a.path, a.build.tool).cmp(&(&b.path, b.build.tool)));
+    modules.dedup_by(|more, kept| {
+        let same = more.path == kept.path;
+        if same {
+            kept.build.join(std::mem::take(&mut more.build));
+        }
+        same
+    });
     if !modules.iter().any(|m| m.path == ".") {
         modules.insert(0, ModuleInfo { path: ".".to_owned(), build: Build::default() });
     }
@@ -253,4 +262,32 @@ fn modules(builds: impl Iterator<Item = (String, String)>, files: &mut [SourceFi
         file.module = owner.max_by_key(|(_, m)| m.path.len()).map_or(0, |(i, _)| i);
     }
     modules
+}
+
+#[cfg(test)]
+mod tests {
+    use super::*;
+
+    #[test]
+    fn build_files_of_one_folder_are_one_module_whatever_their_order() {
+        let mut texts: Vec<(String, String)> = [
+            ("pyproject.toml", ""),
+            ("package.json", "{ \"name\": \"barn\", \"dependencies\": { \"expo-router\": \"3\" } }"),
+            ("build.gradle", "android { namespace \"barn.app\" }"),
+            ("tsconfig.json", "{ \"compilerOptions\": { \"paths\": { \"@/*\": [\"src/*\"] } } }"),
+            ("babel.config.js", "module.exports = { plugins: [['x', { alias: { '@/': 'lib/' } }]] };"),
+        ]
+        .map(|(path, text)| (path.to_owned(), text.to_owned()))
+        .to_vec();
+        let one = from_texts(texts.clone());
+        texts.reverse();
+        let other = from_texts(texts);
+        assert_eq!(one.modules.len(), 1);
+        let build = &one.modules[0].build;
+        assert_eq!((build.tool, build.name.as_deref()), (crate::source::Tool::Npm, Some("barn")));
+        assert_eq!(build.namespace.as_deref(), Some("barn.app"));
+        assert_eq!(build.depends_on, ["expo-router"]);
+        assert_eq!(build, &other.modules[0].build);
+        assert_eq!(one.aliases, other.aliases);
+    }
 }

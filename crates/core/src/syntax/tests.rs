@@ -306,3 +306,15 @@ fn what_is_broken_costs_no_more_than_itself() {
     );
     assert_eq!(kept("A.java", "class A { void f() { g(); } void broken( { } \n"), ["A", "f()"]);
 }
+
+#[test]
+fn code_may_end_in_the_middle_of_a_word() {
+    for path in ["A.kt", "A.java", "a.dart", "a.tsx", "A.swift", "a.py", "A.cs"] {
+        for text in
+            ["class A\n@Composable", "val x = 1\n@", "class A {}\n@Route(", "x = 'a", "f(\"", "{", "a."]
+        {
+            let sources = from_texts(vec![(path.to_owned(), text.to_owned())]);
+            assert!(parse(&sources.files[0], &sources).body.code().is_some(), "{path}: {text}");
+        }
+    }
+}

@@ -13,7 +13,30 @@ impl Values<'_> {
             return class.is("partial").then(|| self.first_part(at)).flatten();
         }
         self.program.additions().extended(at, || {
-            self.class_named(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
+            self.class_by_full_name(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
+        })
+    }
+
+    /// A class by its full name, as seen from a node. What other extensions hold is found by its path:
+    /// asking them for their members would ask for this node again.
+    fn class_by_full_name(&self, at: Ref, name: &str) -> Option<Ref> {
+        let tree = self.tree(at);
+        let first = name.split('.').next().unwrap_or(name);
+        let around = tree
+            .ancestors(at.id)
+            .filter(|&id| tree.class(id).is_some_and(|c| c.kind != ClassKind::Extension));
+        let around = around.map(|id| self.program.path(Ref { file: at.file, id }).to_owned());
+        let imported = tree.imports.iter().filter_map(|import| match &import.name {
+            Some(known) if known == first => {
+                Some(import.path.strip_suffix(first)?.trim_end_matches('.').to_owned())
+            }
+            Some(_) => None,
+            None => Some(import.path.to_string()),
+        });
+        let mut outer = around.chain([tree.package.to_string()]).chain(imported).chain([String::new()]);
+        outer.find_map(|outer| {
+            let path = if outer.is_empty() { name.to_owned() } else { format!("{outer}.{name}") };
+            self.program.classes_at(&path).first().copied()
         })
     }
 

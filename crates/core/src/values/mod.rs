@@ -35,9 +35,11 @@ pub use program::{Asked, Program, Ref};
 pub use scope::Def;
 pub use text::{Hole, Part, Shape};
 pub use types::Type;
+pub use uses::Site;
 
 use crate::syntax::{Id, Kind, Tree};
-use std::cell::Cell;
+use rustc_hash::FxHashMap;
+use std::cell::{Cell, RefCell};
 use std::sync::Arc;
 
 /// An expression, and what the parameters around it stand for.
@@ -72,6 +74,15 @@ impl Expr {
         Self { at: Ref { file: self.at.file, id }, env: self.env.clone() }
     }
 
+    /// The same where its own bindings stand inside of others.
+    fn within(&self, outer: &Env) -> Self {
+        let env = match outer {
+            None => self.env.clone(),
+            Some(_) => rebased(&self.env, outer, &mut FxHashMap::default()),
+        };
+        Self { at: self.at, env }
+    }
+
     /// What a parameter is bound to here.
     fn bound(&self, parameter: Ref) -> Option<Expr> {
         let mut frame = self.env.as_ref();
@@ -85,11 +96,35 @@ impl Expr {
     }
 }
 
-/// How many steps one question may take, and how deep they may nest.
+/// Bindings put inside of outer ones; each frame once, however often it is shared.
+fn rebased(env: &Env, outer: &Env, done: &mut FxHashMap<*const Frame, Env>) -> Env {
+    let Some(frame) = env else { return outer.clone() };
+    let key = Arc::as_ptr(frame);
+    if let Some(known) = done.get(&key) {
+        return known.clone();
+    }
+    let bound = frame.bound.iter();
+    let bound = bound.map(|(at, to)| (*at, Expr { at: to.at, env: rebased(&to.env, outer, done) })).collect();
+    let made = Some(Arc::new(Frame { bound, up: rebased(&frame.up, outer, done) }));
+    done.insert(key, made.clone());
+    made
+}
+
+/// How many steps one question may take, and how deep they may nest; and what it has found out on its
+/// way: each part of `a.b.c.d` is asked what it means more than once.
 #[derive(Debug)]
 pub struct Fuel {
     steps: Cell<u32>,
     depth: Cell<u32>,
+    meant: RefCell<FxHashMap<(Ref, *const Frame), Meant>>,
+}
+
+/// What a member means, and the bindings that this holds under.
+#[derive(Debug)]
+struct Meant {
+    def: Option<Def>,
+    /// Kept, so that no other bindings come to lie at the same address.
+    _env: Env,
 }
 
 /// A step that is under way.
@@ -106,7 +141,18 @@ impl Fuel {
     const DEPTH: u32 = 96;
 
     fn new() -> Self {
-        Self { steps: Cell::new(Self::STEPS), depth: Cell::new(0) }
+        Self { steps: Cell::new(Self::STEPS), depth: Cell::new(0), meant: RefCell::default() }
+    }
+
+    /// What an expression means: as found before, else as it is found now.
+    fn remembered(&self, expr: &Expr, find: impl FnOnce() -> Option<Def>) -> Option<Def> {
+        let key = (expr.at, expr.env.as_ref().map_or(std::ptr::null(), Arc::as_ptr));
+        if let Some(known) = self.meant.borrow().get(&key) {
+            return known.def.clone();
+        }
+        let def = find();
+        self.meant.borrow_mut().insert(key, Meant { def: def.clone(), _env: expr.env.clone() });
+        def
     }
 
     /// Takes a step for as long as what is handed back lives; `None` when there are none left.

@@ -2,7 +2,7 @@
 
 use super::Library;
 use super::additions::Additions;
-use crate::search::words as words_of;
+use crate::source::words as words_of;
 use crate::source::{Language, Resource, SourceFile, SourceTree, library_of};
 use crate::syntax::{Body, Class, ClassKind, Function, Id, Kind, Markup, Tree, Variable};
 use rayon::prelude::*;

@@ -2,7 +2,7 @@
 
 use super::{Expr, Fuel, Ref, Values};
 use crate::source::library_of;
-use crate::syntax::{Class, ClassKind, Handed, Id, Kind, Tree, TypeName};
+use crate::syntax::{Class, ClassKind, Handed, Id, Kind, Member, Tree, TypeName};
 use smol_str::SmolStr;
 
 /// What a name means.
@@ -317,35 +317,38 @@ impl<'p> Values<'p> {
                 };
                 self.member_of_class(class, name)
             }
-            Kind::Member(member) => {
-                let of = expr.with(member.of);
-                if let Kind::Implied = self.kind(of.at) {
-                    let class = self.wanted_type(&of, fuel)?.class?;
-                    return self.member_of_class(class, &member.name);
-                }
-                if let Some(prefix) = self.import_prefix(&of) {
-                    return self.behind_prefix(expr.at.file, prefix, &member.name);
-                }
-                if let Some(Def::Class(class)) = self.static_owner(&of, fuel)
-                    && let Some(def) = self.member_of_class(class, &member.name)
-                {
-                    return Some(def);
-                }
-                if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
-                    let found = self.member_or_accessor(class, &member.name);
-                    if found.is_none() && self.tree(expr.at).idioms.cases_carry {
-                        self.program.ask_for_name(&member.name);
-                    }
-                    return found.or_else(|| self.extension(&of, expr.at, &member.name, fuel));
-                }
-                let path = self
-                    .tree(expr.at)
-                    .dotted(expr.at.id)
-                    .and_then(|path| self.at_path(&path).or_else(|| self.in_namespaces(expr.at.file, &path)));
-                path.or_else(|| self.extension(&of, expr.at, &member.name, fuel))
-            }
+            Kind::Member(member) => fuel.remembered(expr, || self.member_meant(expr, member, fuel)),
             _ => None,
         }
+    }
+
+    /// What a member expression means.
+    fn member_meant(&self, expr: &Expr, member: &Member, fuel: &Fuel) -> Option<Def> {
+        let of = expr.with(member.of);
+        if let Kind::Implied = self.kind(of.at) {
+            let class = self.wanted_type(&of, fuel)?.class?;
+            return self.member_of_class(class, &member.name);
+        }
+        if let Some(prefix) = self.import_prefix(&of) {
+            return self.behind_prefix(expr.at.file, prefix, &member.name);
+        }
+        if let Some(Def::Class(class)) = self.static_owner(&of, fuel)
+            && let Some(def) = self.member_of_class(class, &member.name)
+        {
+            return Some(def);
+        }
+        if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
+            let found = self.member_or_accessor(class, &member.name);
+            if found.is_none() && self.tree(expr.at).idioms.cases_carry {
+                self.program.ask_for_name(&member.name);
+            }
+            return found.or_else(|| self.extension(&of, expr.at, &member.name, fuel));
+        }
+        let path = self
+            .tree(expr.at)
+            .dotted(expr.at.id)
+            .and_then(|path| self.at_path(&path).or_else(|| self.in_namespaces(expr.at.file, &path)));
+        path.or_else(|| self.extension(&of, expr.at, &member.name, fuel))
     }
 
     /// An extension in view whose receiver the value can be.

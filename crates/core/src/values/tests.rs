@@ -408,3 +408,17 @@ fun main(holder: Holder, raw: Any) {
          ? dynamic : Model",
     );
 }
+
+#[test]
+fn long_chains_of_members_are_followed_to_their_end() {
+    let steps = 24;
+    let classes: String =
+        (0..steps).map(|i| format!("class Step{i} {{ val next = Step{}() }}\n", i + 1)).collect();
+    let chain = ".next".repeat(steps);
+    shows(
+        &format!(
+            "//- A.kt\n{classes}class Step{steps} {{ val name = \"shelf\" }}\nval first = Step0()\nfun f() {{ show(first{chain}.name) }}\n"
+        ),
+        "\"shelf\" constant : String",
+    );
+}

@@ -11,6 +11,29 @@ const MAX_WRAPPERS: usize = 12;
 /// A call whose receiver is not known means no more functions than this.
 const MAX_CALLEES: usize = 8;
 
+/// A place that really says where a call leads: the call, or the use of a wrapper around it.
+#[derive(Debug, Clone)]
+pub struct Site {
+    /// The call, or the use.
+    pub at: Ref,
+    /// What the wrappers' parameters stand for.
+    env: Env,
+}
+
+impl Site {
+    /// A call that says itself where it leads.
+    #[must_use]
+    pub fn new(at: Ref) -> Self {
+        Self { at, env: None }
+    }
+
+    /// An expression of the call's, under what is said here.
+    #[must_use]
+    pub fn bind(&self, expr: &Expr) -> Expr {
+        expr.within(&self.env)
+    }
+}
+
 impl<'p> Values<'p> {
     /// The calls of a function, and the references to it.
     #[must_use]
@@ -299,26 +322,26 @@ impl<'p> Values<'p> {
             && self.lineage(derived).contains(&of)
     }
 
-    /// The places that really say what `inner` is: itself, or, where it is a parameter of a function
-    /// that only passes it on, every use of that function. Each comes with its bindings.
+    /// The places that really say what `inner` is: the call, or, where it is a parameter of a function
+    /// that only passes it on, every use of that function. Each comes with its bindings. `inner` may
+    /// stand in another file than the call.
     #[must_use]
-    pub fn sites(&self, call: Ref, inner: Id) -> Vec<Expr> {
+    pub fn sites(&self, call: Ref, inner: &Expr) -> Vec<Site> {
         let mut sites = Vec::new();
-        let inner = Ref { file: call.file, id: inner };
         self.sites_of(call, inner, &mut Vec::new(), &mut sites);
         sites
     }
 
     /// `path` holds the wrappers gone through so far, innermost first, each with its use.
-    fn sites_of(&self, call: Ref, inner: Ref, path: &mut Vec<(Ref, Ref)>, sites: &mut Vec<Expr>) {
+    fn sites_of(&self, call: Ref, inner: &Expr, path: &mut Vec<(Ref, Ref)>, sites: &mut Vec<Site>) {
         let env = self.env_of(path);
-        let passed = self.passed_on(&Expr { at: inner, env: env.clone() });
+        let passed = self.passed_on(&inner.within(&env));
         let function =
             passed.and_then(|at| self.tree(at).node(at.id).parent.map(|id| Ref { file: at.file, id }));
         let wrapper = function.filter(|at| matches!(self.kind(*at), Kind::Function(_)));
         let Some(wrapper) = wrapper else {
             let at = path.last().map_or(call, |(_, used)| *used);
-            sites.push(Expr { at, env });
+            sites.push(Site { at, env });
             return;
         };
         if path.len() >= MAX_WRAPPERS || path.iter().any(|(seen, _)| *seen == wrapper) {

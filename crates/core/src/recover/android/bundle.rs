@@ -1,7 +1,7 @@
 //! Bundles and the like: what was put in, under which keys.
 
 use super::code;
-use crate::recover::{ArgumentFact, Slot};
+use crate::facts::{ArgumentFact, Slot};
 use crate::syntax::{Call, Kind};
 use crate::values::{Built, Expr, Step, Values};
 

@@ -1,11 +1,10 @@
 //! `fragment-swap`: fragments shown by transactions, by pager adapters, by layouts, as dialogs.
 
 use super::{bundle, code};
+use crate::facts::{ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb};
+use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
-use crate::recover::{
-    ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, StyleRecoverer, TargetFact,
-};
 use crate::syntax::{Call, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -218,7 +217,7 @@ fn route(class: Ref, kind: RouteKind, only_if_opened: bool, values: &Values<'_>)
     let path = values.program().path(class).to_owned();
     let declared = values.class(class);
     let span = declared.map_or_else(|| values.tree(class).span(class.id), |c| c.name_span);
-    let at = crate::recover::At { file: class.file, span };
+    let at = crate::facts::At { file: class.file, span };
     let name = declared.map(|c| c.name.to_string()).unwrap_or_default();
     RouteFact {
         shows: Shows::Class(path, at),

@@ -1,6 +1,6 @@
 //! What all Android XML has in common.
 
-use crate::recover::At;
+use crate::facts::At;
 use crate::syntax::{Attribute, Element};
 use crate::values::Values;
 

@@ -1,9 +1,10 @@
 //! Fragments and activities, through the app's own bases, with the layouts they show.
 
 use super::code;
+use crate::facts::{At, Facts, LayoutUse, ScreenFact};
 use crate::model::ScreenKind;
+use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
-use crate::recover::{At, Facts, LayoutUse, ScreenFact, StyleRecoverer};
 use crate::source::Language;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};

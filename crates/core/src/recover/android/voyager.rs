@@ -2,13 +2,14 @@
 //! the library's own documentation at voyager.adriel.cafe.
 
 use super::code;
+use crate::facts::{
+    At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact, RouteFact,
+    ScreenFact, Shows, StartFact, TargetFact,
+};
 use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
+use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
 use crate::recover::constructor::{made_with, parameters as parameters_of};
-use crate::recover::{
-    At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact, RouteFact,
-    ScreenFact, Shows, StartFact, StyleRecoverer, TargetFact,
-};
 use crate::syntax::{Call, ClassKind, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Values};
 
@@ -348,9 +349,8 @@ fn assigned(at: Ref, target: Id, op: &str, value: Id, values: &Values<'_>, facts
 
 /// A call that shows what an expression is: one screen, several, or what is registered for a provider.
 fn shows(at: Ref, shown: Id, verb: Verb, at_of: &dyn Fn(Ref) -> At, values: &Values<'_>, facts: &mut Facts) {
-    for site in values.sites(at, shown) {
-        let target =
-            code::seen_through(&Expr { at: Ref { file: at.file, id: shown }, env: site.env.clone() }, values);
+    for site in values.sites(at, &Expr::new(at).with(shown)) {
+        let target = code::seen_through(&site.bind(&Expr::new(Ref { file: at.file, id: shown })), values);
         let elements = values.elements(&target);
         let list = code::callee_name(values.built(&target).root.at, values) == "listOf";
         let all = if list { elements } else { vec![target.clone()] };

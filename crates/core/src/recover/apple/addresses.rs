@@ -2,8 +2,9 @@
 //! apart by its host (developer.apple.com, "Defining a custom URL scheme for your app").
 
 use super::is_ours;
+use crate::facts::{AnswerFact, Facts, OriginFact};
 use crate::model::Style;
-use crate::recover::{AnswerFact, Facts, OriginFact, StyleRecoverer, code};
+use crate::recover::{StyleRecoverer, code};
 use crate::source::Language;
 use crate::syntax::{Id, Kind, Markup};
 use crate::values::{Expr, Ref, Values};

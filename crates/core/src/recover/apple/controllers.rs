@@ -6,8 +6,9 @@ use super::shown::class_at;
 use super::variables::uses;
 use super::views::read_of;
 use super::{SPEAKS, is_ours};
+use crate::facts::{At, Facts, ParameterFact, ReadFact, ScreenFact};
 use crate::model::{ScreenKind, Via};
-use crate::recover::{At, Facts, ParameterFact, ReadFact, ScreenFact, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::syntax::{ClassKind, Kind, Variable};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,8 +1,9 @@
 //! What an object is made with: by an initialiser that is written, or by the one that a struct gets
 //! from its properties (docs.swift.org, "Initialization": memberwise initialisers).
 
+use crate::facts::{ArgumentFact, At, ParameterFact, Slot};
 use crate::model::Via;
-use crate::recover::{ArgumentFact, At, ParameterFact, Slot, code};
+use crate::recover::code;
 use crate::syntax::{Annotation, Class, Function, Id, Kind, Parameter, TypeName, Variable};
 use crate::values::{Expr, Ref, Values};
 

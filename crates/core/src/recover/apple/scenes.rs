@@ -1,6 +1,6 @@
 //! Storyboards: their scenes, what is first in them, and the segues between them.
 
-use crate::recover::{At, ContainerKey, RouteKey};
+use crate::facts::{At, ContainerKey, RouteKey};
 use crate::source::Language;
 use crate::syntax::{Element, ElementId, Markup};
 use crate::values::{Ref, Values};

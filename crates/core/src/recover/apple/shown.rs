@@ -2,7 +2,7 @@
 //! computed properties and helpers.
 
 use super::views::is_view;
-use crate::recover::At;
+use crate::facts::At;
 use crate::syntax::{Call, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

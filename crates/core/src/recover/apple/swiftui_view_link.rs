@@ -5,8 +5,9 @@ use super::shown::{class_at, shown};
 use super::swiftui_value::{Flag, flag_calls};
 use super::variables::variable_of;
 use super::{SPEAKS, initialiser, is_ours};
+use crate::facts::{CallFact, Facts, RouteFact, RouteKey, Shows, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb};
-use crate::recover::{CallFact, Facts, RouteFact, RouteKey, Shows, StyleRecoverer, TargetFact, code};
+use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Arg, Call, Kind};
 use crate::values::{Expr, Ref, Values};
 

@@ -397,3 +397,35 @@ class ItemController: UIViewController { func gone() { performSegue(withIdentifi
         "customClass=\"GoneController\" customModule=\"Barn\" customModuleProvider=\"target\"/></objects></scene>\n                ^^^^^^^^^^^^^^^ screen-missing: `gone` shows `GoneController`",
     )));
 }
+
+#[test]
+fn a_brace_that_is_missing_puts_an_extension_inside_of_its_own_class() {
+    let app = r"
+//- Shelf.swift
+import UIKit
+class ShelfViewController: UIViewController {}
+extension ShelfViewController {
+    func open() {
+        if true {
+            show(ItemViewController(), sender: nil)
+    }
+}
+extension ShelfViewController {
+    func close() { dismiss(animated: true) }
+}
+class ItemViewController: UIViewController {}
+//- Half.swift
+import UIKit
+class Half: UIViewController { extension Half { func f() {} } extension Half.Inner { func g() {} } }
+<<<<<<< ours
+extension Half { extension Half { class Inner {} } }
+=======
+extension Half { class Inner { extension Half {} } }
+>>>>>>> theirs
+";
+    lists(
+        &calls(&scanned(app)),
+        "ShelfViewController open ItemViewController typed () Shelf.swift:6
+         ShelfViewController back - () Shelf.swift:10",
+    );
+}

@@ -3,8 +3,9 @@
 
 use super::shown::class_at;
 use super::{SPEAKS, initialiser, is_ours};
+use crate::facts::{Facts, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
-use crate::recover::{Facts, ReadFact, ScreenFact, StyleRecoverer, code};
+use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

@@ -1,9 +1,10 @@
 //! Values taken out of what a page gets whole: a map by its keys, an object by its properties, or the
 //! value as it is.
 
+use crate::facts::{BagFact, Facts, ParameterFact, ReadFact};
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::constructor::parameters;
-use crate::recover::{BagFact, Facts, ParameterFact, ReadFact, code};
 use crate::syntax::{Id, Kind, TypeName};
 use crate::values::{Def, Expr, Ref, Values};
 

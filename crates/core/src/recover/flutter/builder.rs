@@ -2,7 +2,8 @@
 //! choices.
 
 use super::widgets::is_widget;
-use crate::recover::{At, code};
+use crate::facts::At;
+use crate::recover::code;
 use crate::syntax::{Arg, Call, Kind};
 use crate::values::{Expr, Ref, Values};
 

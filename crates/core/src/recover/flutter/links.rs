@@ -1,7 +1,8 @@
 //! Addresses that the native host of an app takes, for the routes of the app inside.
 
+use crate::facts::{AddressFact, Facts};
 use crate::recover::android::activity_intent::addresses;
-use crate::recover::{AddressFact, Facts, StyleRecoverer, resource};
+use crate::recover::{StyleRecoverer, resource};
 use crate::source::{Language, Resource};
 use crate::values::Values;
 

@@ -1,6 +1,7 @@
 //! Calls on Flutter's navigator (api.flutter.dev, `Navigator`, `NavigatorState`).
 
-use crate::recover::{HostHint, code};
+use crate::facts::HostHint;
+use crate::recover::code;
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 

@@ -3,9 +3,8 @@
 use super::builder::leaves;
 use super::navigator::named;
 use super::push_builder::PRESENTING;
-use crate::link::OPENED;
+use crate::facts::{At, Channel, Facts, ResultSideFact};
 use crate::model::ResultSide;
-use crate::recover::{At, Facts, ResultSideFact};
 use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
@@ -34,7 +33,16 @@ pub(super) fn send(site: Ref, value: &Expr, at: At, values: &Values<'_>, facts: 
 }
 
 fn side(side: ResultSide, ty: Option<String>, site: Ref, at: At) -> ResultSideFact {
-    ResultSideFact { key: None, sure: true, side, channel: OPENED, ty, literal_key: false, site, at }
+    ResultSideFact {
+        key: None,
+        sure: true,
+        side,
+        channel: Channel::OpenedRoute,
+        ty,
+        literal_key: false,
+        site,
+        at,
+    }
 }
 
 /// Whether a value goes anywhere.

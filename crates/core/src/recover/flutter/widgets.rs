@@ -2,9 +2,10 @@
 //! linking keeps those. (api.flutter.dev, `StatelessWidget`, `StatefulWidget`, `State`.)
 
 use super::SPEAKS;
+use crate::facts::{At, Facts, PartFact, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::constructor::parameters;
-use crate::recover::{At, Facts, PartFact, ReadFact, ScreenFact, StyleRecoverer, code};
+use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Class, ClassKind};
 use crate::values::{Ref, Values};
 

@@ -4,8 +4,9 @@ use super::STYLE;
 use super::managers::{Manager, is_library_manager, manager_of};
 use super::properties::{properties, set_up};
 use super::screens::{is_manager, is_screen_name};
+use crate::facts::{At, ContainerKey, Facts, RouteFact, Shows};
 use crate::model::RouteKind;
-use crate::recover::{At, ContainerKey, Facts, RouteFact, Shows, code};
+use crate::recover::code;
 use crate::syntax::{Call, ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
@@ -29,8 +30,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let receiver = values.tree(at).receiver(call).map(|of| Expr::new(at).with(of));
         let manager = receiver.and_then(|of| manager_of(&of, values));
         let (Some(Manager::Of(key)), Some(arg)) = (manager, call.args.first()) else { continue };
-        for said in values.sites(at, arg.value) {
-            let given = Expr { at: Ref { file, id: arg.value }, env: said.env.clone() };
+        for said in values.sites(at, &Expr::new(at).with(arg.value)) {
+            let given = said.bind(&Expr::new(Ref { file, id: arg.value }));
             for (place, each) in each_of(&given, values).into_iter().enumerate() {
                 let order = AFTER_DOCUMENTS
                     + (file as usize) * (1 << 24)

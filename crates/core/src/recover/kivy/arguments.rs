@@ -1,7 +1,8 @@
 //! What is set on another screen, or handed to its methods, before the switch.
 
 use super::properties::OF_WIDGETS;
-use crate::recover::{ArgumentFact, Facts, Slot, code};
+use crate::facts::{ArgumentFact, Facts, Slot};
+use crate::recover::code;
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
 

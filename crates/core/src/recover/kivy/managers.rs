@@ -4,7 +4,8 @@
 use super::documents;
 use super::properties::set_up;
 use super::screens::{is_manager, is_manager_name, is_screen};
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, Sight, StartFact, code};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, Sight, StartFact};
+use crate::recover::code;
 use crate::syntax::{Call, ClassKind, Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

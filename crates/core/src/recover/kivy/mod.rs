@@ -15,8 +15,9 @@ pub(super) mod library;
 #[cfg(test)]
 mod tests;
 
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::source::Language;
 use crate::values::Values;
 

@@ -2,8 +2,9 @@
 //! its methods take.
 
 use super::uses::own_uses;
+use crate::facts::{At, ParameterFact};
 use crate::model::Via;
-use crate::recover::{At, ParameterFact, code};
+use crate::recover::code;
 use crate::syntax::{Function, Id, Kind, Variable};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,8 +1,9 @@
 //! Classes that are screens, in Python or by a rule of kv, and what each uses of what others set on it.
 
 use super::properties::{Property, properties};
+use crate::facts::{At, Facts, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
-use crate::recover::{At, Facts, ReadFact, ScreenFact, code};
+use crate::recover::code;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

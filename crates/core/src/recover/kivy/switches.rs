@@ -5,8 +5,9 @@ use super::adds::{AFTER_SWITCHES, added, route};
 use super::arguments::passed;
 use super::managers::{Manager, manager_of, start};
 use super::screens::is_manager;
+use crate::facts::{At, CallFact, ChosenStart, Facts, HostHint, RouteKey, TargetFact};
 use crate::model::{Form, Verb};
-use crate::recover::{At, CallFact, ChosenStart, Facts, HostHint, RouteKey, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
@@ -30,8 +31,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             facts.calls.extend(through.into_iter().map(of));
             continue;
         }
-        for said in values.sites(site, *value) {
-            let given = Expr { at: Ref { file, id: *value }, env: said.env.clone() };
+        for said in values.sites(site, &Expr::new(site).with(*value)) {
+            let given = said.bind(&Expr::new(Ref { file, id: *value }));
             if let (Manager::Of(key), true) = (manager, is_set_up(said.at, values)) {
                 facts.chosen.extend(start(&given, values).map(|start| ChosenStart { container: key, start }));
                 continue;
@@ -142,8 +143,8 @@ fn switch_to(at: Ref, given: &Expr, manager: Manager, values: &Values<'_>, facts
         facts.routes.extend(route(&screen, key, AFTER_SWITCHES, values));
     } else if made {
         facts.routes.extend(
-            route(&screen, crate::recover::ContainerKey(name_at), AFTER_SWITCHES, values)
-                .map(|route| crate::recover::RouteFact { container: None, ..route }),
+            route(&screen, crate::facts::ContainerKey(name_at), AFTER_SWITCHES, values)
+                .map(|route| crate::facts::RouteFact { container: None, ..route }),
         );
     }
     facts.calls.push(CallFact {

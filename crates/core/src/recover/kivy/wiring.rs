@@ -1,6 +1,7 @@
 //! Widgets that are put into the wrong screen: one gets two, and another that is made beside it none.
 
-use crate::recover::{Facts, MissingStep, code};
+use crate::facts::{Facts, MissingStep};
+use crate::recover::code;
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

@@ -4,8 +4,9 @@
 use super::element::element;
 use super::navigators::{Part, is_creator, is_older_creator, part, variable_name};
 use super::{SPEAKS, is_of_app};
+use crate::facts::{At, Facts, ScreenFact};
 use crate::model::ScreenKind;
-use crate::recover::{At, Facts, ScreenFact, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::source::library_of;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};

@@ -1,6 +1,7 @@
 //! Elements in angle brackets: calls with one object of all their properties.
 
-use crate::recover::{At, code};
+use crate::facts::At;
+use crate::recover::code;
 use crate::syntax::{Call, Kind, PROPERTIES, Piece};
 use crate::values::{Expr, Values};
 

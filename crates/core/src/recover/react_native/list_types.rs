@@ -1,8 +1,9 @@
 //! Lists of parameters as types: which list a navigation object is checked against, and what a route
 //! takes by it (reactnavigation.org, "Type checking with TypeScript").
 
+use crate::facts::{At, ParameterFact};
 use crate::model::Via;
-use crate::recover::{At, ParameterFact, code};
+use crate::recover::code;
 use crate::syntax::{Kind, TypeName};
 use crate::values::{Def, Ref, Values};
 

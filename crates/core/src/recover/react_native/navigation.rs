@@ -1,9 +1,10 @@
 //! Objects that calls are made on: what a screen is handed, what hooks and references give.
 
 use super::list_types::{is_list, list_of};
-use crate::recover::{HostHint, code};
+use crate::facts::HostHint;
+use crate::recover::code;
 use crate::syntax::{Call, Kind, TypeName};
-use crate::values::{Def, Expr, Ref, Values};
+use crate::values::{Def, Expr, Ref, Site, Values};
 
 /// Names are followed this far.
 const MAX_DEPTH: usize = 10;
@@ -165,11 +166,11 @@ pub(super) fn global_list(values: &Values<'_>) -> Option<Ref> {
 
 /// The places that say where a call leads: the call, or the uses of the function that it stands in and
 /// that only passes the name on.
-pub(super) fn sites(at: Ref, name: &Expr, values: &Values<'_>) -> Vec<Expr> {
-    let found = values.sites(at, name.at.id);
+pub(super) fn sites(at: Ref, name: &Expr, values: &Values<'_>) -> Vec<Site> {
+    let found = values.sites(at, name);
     // A part of what a function is given is passed on by nobody.
     match found.is_empty() && matches!(values.kind(name.at), Kind::Member(_)) {
-        true => vec![Expr::new(at)],
+        true => vec![Site::new(at)],
         false => found,
     }
 }

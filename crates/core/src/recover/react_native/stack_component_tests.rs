@@ -320,3 +320,53 @@ fn actions_nested_screens_and_steps_back() {
     );
     lists(&results(&found), "receive picked screens.tsx:18\n send picked screens.tsx:24");
 }
+
+#[test]
+fn what_is_navigated_to_may_stand_in_a_longer_file() {
+    let table: String = (0..60).map(|i| format!("export const KEY_{i} = 'key-{i}';\n")).collect();
+    let app = r"
+//- package.json
+{ 'name': 'barn', 'dependencies': { '@react-navigation/native': '^6.1.0', '@react-navigation/native-stack': '^6.9.0' } }
+//- App.js
+import { createNativeStackNavigator } from '@react-navigation/native-stack';
+import { ShelfScreen, ItemScreen } from './screens';
+const Stack = createNativeStackNavigator();
+export default function App() {
+  return (
+    <Stack.Navigator>
+      <Stack.Screen name='Shelf' component={ShelfScreen} />
+      <Stack.Screen name='Item' component={ItemScreen} />
+    </Stack.Navigator>
+  );
+}
+//- screens.js
+import { SHELF, item, toItem, toNamed } from './targets';
+export function ShelfScreen({ navigation }) {
+  navigation.navigate(item(1));
+  navigation.dispatch(toItem());
+  return <Text />;
+}
+function go(navigation, name) { navigation.dispatch(toNamed(name)); }
+export function ItemScreen({ navigation }) {
+  navigation.navigate(SHELF);
+  go(navigation, 'Shelf');
+  return <Text />;
+}
+//- targets.js
+import { CommonActions } from '@react-navigation/native';
+TABLE
+export const SHELF = { name: 'Shelf' };
+export const item = (itemId) => ({ name: 'Item', params: { itemId } });
+export const toItem = () => CommonActions.reset({ index: 0, routes: [{ name: 'Item' }] });
+export const toNamed = (name) => CommonActions.navigate({ name });
+";
+    lists(
+        &calls(&scanned(&app.replace("TABLE", &table))),
+        "
+        ShelfScreen open Item literal (itemId) screens.js:3
+        ShelfScreen reset Item literal () screens.js:4
+        ItemScreen open Shelf literal () screens.js:9
+        ItemScreen open Shelf literal () screens.js:10
+        ",
+    );
+}

@@ -1,10 +1,11 @@
 //! Values taken out of an object that holds what a screen was given.
 
+use crate::facts::{At, Facts, ReadFact};
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::react_native::components::{Shown, shown};
 use crate::recover::react_native::element::{element, key_of};
 use crate::recover::react_native::navigation::properties_type;
-use crate::recover::{At, Facts, ReadFact, code};
 use crate::syntax::Kind;
 use crate::values::{Def, Expr, Ref, Values};
 

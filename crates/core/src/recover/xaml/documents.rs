@@ -1,7 +1,7 @@
 //! XAML documents: their classes, and the classes that their elements are
 //! (learn.microsoft.com, "XAML namespaces", "x:Class directive").
 
-use crate::recover::{At, RouteKey};
+use crate::facts::{At, RouteKey};
 use crate::source::Language;
 use crate::syntax::{Element, Markup};
 use crate::values::{Def, Ref, Values};

@@ -2,8 +2,8 @@
 
 use super::documents::{Document, class_at, element_class};
 use super::is_kind;
+use crate::facts::{At, Facts, PartFact, ScreenFact, UsedFact};
 use crate::model::ScreenKind;
-use crate::recover::{At, Facts, PartFact, ScreenFact, UsedFact};
 use crate::source::Language;
 use crate::syntax::{Attribute, ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};

@@ -2,8 +2,8 @@
 //! (learn.microsoft.com, "Pack URIs").
 
 use super::documents::Document;
+use crate::facts::{At, ContainerKey};
 use crate::model::Span;
-use crate::recover::{At, ContainerKey};
 use crate::source::Language;
 use crate::values::Values;
 

@@ -7,12 +7,18 @@ mod misread;
 
 use super::code::{self, Lower, children, named, span};
 use super::{Body, Id, Import, Kind, Trouble, repair};
+use std::borrow::Cow;
 use tree_sitter::Node;
 
 /// Keywords before a name that other files may ask for.
 pub(super) const DECLARING: &[&str] = &["class", "interface", "object", "fun", "val", "var", "typealias"];
 
 pub(super) fn parse(text: &str) -> (Body, Option<Trouble>) {
+    // The grammar's scanner looks for white space behind an annotation, and never ends without any.
+    parse_ended(&if text.ends_with('\n') { Cow::Borrowed(text) } else { Cow::Owned(format!("{text}\n")) })
+}
+
+fn parse_ended(text: &str) -> (Body, Option<Trouble>) {
     let language = tree_sitter_kotlin_ng::LANGUAGE.into();
     let Some(first) = code::grammar_tree(&language, text) else {
         return (Body::Code(super::Tree::default()), Some((0, "could not be parsed".to_owned())));

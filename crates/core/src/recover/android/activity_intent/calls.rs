@@ -1,9 +1,9 @@
 //! Activities opened, finished, and opened for a result.
 
 use super::intent::{self, Intent};
+use crate::facts::{CallFact, Channel, Facts, Literal, ResultSideFact, TargetFact};
 use crate::model::{Form, ResultSide, Style, Verb};
 use crate::recover::android::code;
-use crate::recover::{CallFact, Facts, Literal, ResultSideFact, TargetFact};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -45,8 +45,8 @@ fn open(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         return;
     };
     let target = call.args[position].value;
-    for site in values.sites(at, target) {
-        let inner = Expr { at: Ref { file: at.file, id: target }, env: site.env.clone() };
+    for site in values.sites(at, &Expr::new(at).with(target)) {
+        let inner = site.bind(&Expr::new(Ref { file: at.file, id: target }));
         if let Some(intent) = intent::read(&inner, values) {
             facts.calls.extend(call_fact(&intent, &inner, site.at, values));
         }
@@ -171,12 +171,12 @@ fn send(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let Some(data) = call.args.get(1) else { return };
     let Some(intent) = intent::read(&Expr::new(at).with(data.value), values) else { return };
     for extra in intent.extras {
-        let crate::recover::Slot::Name(key) = extra.slot else { continue };
+        let crate::facts::Slot::Name(key) = extra.slot else { continue };
         facts.results.push(ResultSideFact {
             sure: true,
             key: Some(key),
             side: ResultSide::Send,
-            channel: "activity-result",
+            channel: Channel::Answer,
             ty: extra.ty,
             literal_key: extra.literal_key,
             site: at,

@@ -1,6 +1,6 @@
 //! Intents: which class or address they name, what they carry, how they clear the stack.
 
-use crate::recover::ArgumentFact;
+use crate::facts::ArgumentFact;
 use crate::recover::android::{bundle, code};
 use crate::syntax::{Kind, TypeName};
 use crate::values::{Expr, Ref, Step, Values};
@@ -70,7 +70,7 @@ impl Intent {
                 [key, value],
             ) => match code::key(key, values) {
                 Some((name, literal_key)) => {
-                    let argument = code::argument(crate::recover::Slot::Name(name), value, values);
+                    let argument = code::argument(crate::facts::Slot::Name(name), value, values);
                     self.extras.push(ArgumentFact {
                         literal_key,
                         at: code::node_at(key.at, values),

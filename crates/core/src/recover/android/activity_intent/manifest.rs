@@ -1,9 +1,9 @@
 //! `AndroidManifest.xml`: activities, the launcher, deep links of intent filters.
 
+use crate::facts::{AddressFact, At, Facts, RouteFact, Shows};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::markup::{ANDROID, class_path, element_at, value_at};
 use crate::recover::android::screens::is_host_base;
-use crate::recover::{AddressFact, At, Facts, RouteFact, Shows};
 use crate::syntax::{Element, ElementId, Markup};
 use crate::values::Values;
 

@@ -7,9 +7,10 @@ mod intent;
 mod manifest;
 mod reads;
 
+use crate::facts::Facts;
 use crate::model::Style;
 use crate::recover::android::SPEAKS;
-use crate::recover::{Facts, StyleRecoverer, resource};
+use crate::recover::{StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
 

@@ -1,8 +1,8 @@
 //! Extras taken out of the intent an activity was opened with, or out of a result's.
 
+use crate::facts::{Channel, Facts, ReadFact, ResultSideFact};
 use crate::model::{ResultSide, Via};
 use crate::recover::android::{bundle, code};
-use crate::recover::{Facts, ReadFact, ResultSideFact};
 use crate::syntax::{Kind, Member};
 use crate::values::{Def, Expr, Ref, Values};
 
@@ -50,7 +50,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 sure: true,
                 key: Some(name),
                 side: ResultSide::Receive,
-                channel: "activity-result",
+                channel: Channel::Answer,
                 ty,
                 literal_key,
                 site: at,

@@ -1,11 +1,11 @@
 //! The builder: where a declaring call stands, what it shows, what it is told.
 
 use super::screens::{is_composable, path};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::code;
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
 use crate::syntax::{Call, Id, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Expr, Ref, Site, Values};
 
 /// Builder functions of builder functions are followed this deep.
 const MAX_DEPTH: usize = 12;
@@ -13,7 +13,7 @@ const MAX_DEPTH: usize = 12;
 /// A call that declares, as its caller writes it: through a wrapper of the app's own too.
 pub(super) struct Declaring<'p> {
     /// The call that is written, with what the wrapper's parameters stand for.
-    pub(super) site: Expr,
+    pub(super) site: Site,
     /// The library's own call inside.
     pub(super) inner: Ref,
     /// The library's own call.
@@ -31,7 +31,7 @@ impl<'p> Declaring<'p> {
             (!lambda).then_some(arg.value)
         };
         let id = id.or_else(unnamed)?;
-        let expr = Expr { at: Ref { file: self.inner.file, id }, env: self.site.env.clone() };
+        let expr = self.site.bind(&Expr::new(Ref { file: self.inner.file, id }));
         Some(code::seen_through(&expr, values))
     }
 
@@ -41,7 +41,7 @@ impl<'p> Declaring<'p> {
             self.call.args.iter().find(|arg| matches!(arg.name.as_deref(), Some("content" | "builder")));
         let last = self.call.args.last();
         let id = named.or(last)?.value;
-        let expr = Expr { at: Ref { file: self.inner.file, id }, env: self.site.env.clone() };
+        let expr = self.site.bind(&Expr::new(Ref { file: self.inner.file, id }));
         let content = code::seen_through(&expr, values);
         matches!(values.kind(content.at), Kind::Lambda { .. }).then_some(content)
     }
@@ -68,8 +68,8 @@ pub(super) fn declaring<'p>(
         }
         let target = call.arg(decides.0, decides.1);
         let sites = match target {
-            Some(id) => values.sites(at, id),
-            None => vec![expr],
+            Some(id) => values.sites(at, &Expr::new(at).with(id)),
+            None => vec![Site::new(at)],
         };
         found.extend(sites.into_iter().map(|site| Declaring { site, inner: at, call }));
     }

@@ -1,9 +1,9 @@
 //! Calls on a controller by text or by typed object, and the ways back.
 
+use crate::facts::{CallFact, ContainerKey, Facts, HostHint, Literal, TargetFact};
 use crate::model::{Form, Style, Verb};
 use crate::recover::android::code;
 use crate::recover::constructor::made_with;
-use crate::recover::{CallFact, ContainerKey, Facts, HostHint, Literal, TargetFact};
 use crate::syntax::{Call, Kind};
 use crate::values::{Def, Expr, Ref, Shape, Value, Values};
 
@@ -13,8 +13,8 @@ pub(super) fn text(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(first) = call.arg("route", 0).filter(|_| is_on_controller(at, call, values)) else {
             continue;
         };
-        for site in values.sites(at, first) {
-            let target = Expr { at: Ref { file, id: first }, env: site.env.clone() };
+        for site in values.sites(at, &Expr::new(at).with(first)) {
+            let target = site.bind(&Expr::new(Ref { file, id: first }));
             if values.type_of(&target).is_some_and(|ty| ty.name == "Uri") {
                 continue;
             }
@@ -81,8 +81,8 @@ pub(super) fn typed(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         let Some(first) = call.arg("route", 0) else { continue };
-        for site in values.sites(at, first) {
-            let target = Expr { at: Ref { file, id: first }, env: site.env.clone() };
+        for site in values.sites(at, &Expr::new(at).with(first)) {
+            let target = site.bind(&Expr::new(Ref { file, id: first }));
             let found = values.eval(&target);
             let classes: Vec<Ref> = found.iter().filter_map(|value| values.object_class(value)).collect();
             if classes.is_empty() || found.iter().any(|value| value.shape().is_some()) {

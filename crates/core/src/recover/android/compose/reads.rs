@@ -1,8 +1,8 @@
 //! Arguments taken out of an entry by key, and properties of typed routes.
 
+use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::android::{bundle, code};
-use crate::recover::{Facts, ReadFact};
 use crate::syntax::{Kind, Member};
 use crate::values::{Expr, Ref, Values};
 

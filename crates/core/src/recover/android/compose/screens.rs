@@ -1,8 +1,9 @@
 //! Composable functions. Which of them are screens is known once routes are: linking keeps those.
 
+use crate::facts::{At, Facts, ScreenFact};
 use crate::model::ScreenKind;
+use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
-use crate::recover::{At, Facts, ScreenFact, StyleRecoverer};
 use crate::syntax::Function;
 use crate::values::{Ref, Values};
 

@@ -2,10 +2,11 @@
 
 use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
+use crate::facts::{At, Facts, ParameterFact, RouteFact, StartFact};
 use crate::model::{Form, RouteKind, Style, Via};
+use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
 use crate::recover::android::code;
-use crate::recover::{At, Facts, ParameterFact, RouteFact, StartFact, StyleRecoverer};
 use crate::syntax::Kind;
 use crate::values::{Expr, Shape, Values};
 

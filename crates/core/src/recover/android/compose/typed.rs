@@ -2,11 +2,12 @@
 
 use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
+use crate::facts::{At, Facts, MissingStep, RouteFact, StartFact};
 use crate::model::{RouteKind, Style};
+use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
 use crate::recover::android::code;
 use crate::recover::constructor::parameters;
-use crate::recover::{At, Facts, MissingStep, RouteFact, StartFact, StyleRecoverer};
 use crate::syntax::{ClassKind, TypeName};
 use crate::values::{Ref, Values};
 

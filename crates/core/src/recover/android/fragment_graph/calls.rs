@@ -1,9 +1,9 @@
 //! Calls on a navigation controller, and what stands for one.
 
 use super::target::{self, Target};
+use crate::facts::{CallFact, Facts, HostHint, TargetFact};
 use crate::model::{Style, Verb};
 use crate::recover::android::code;
-use crate::recover::{CallFact, Facts, HostHint, TargetFact};
 use crate::syntax::{Call, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Values};
 
@@ -30,8 +30,8 @@ fn navigate(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     if on == Controller::NotOne {
         return;
     }
-    for site in values.sites(at, first.value) {
-        let inner = Expr { at: first_at(at, first.value), env: site.env.clone() };
+    for site in values.sites(at, &Expr::new(at).with(first.value)) {
+        let inner = site.bind(&Expr::new(at).with(first.value));
         let Some(mut target) = target::read(&inner, values) else { continue };
         if on == Controller::Perhaps && !listener && !target.is_evident() {
             continue;
@@ -43,10 +43,6 @@ fn navigate(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         let host = host_hint(at, call, values);
         facts.calls.push(CallFact { host, open, ..call_fact(verb, target, written, site.at, values) });
     }
-}
-
-fn first_at(call: Ref, id: Id) -> Ref {
-    Ref { file: call.file, id }
 }
 
 fn call_fact(verb: Verb, target: Target, written: String, site: Ref, values: &Values<'_>) -> CallFact {
@@ -164,8 +160,8 @@ fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         facts.calls.push(CallFact { steps: steps(at, values), ..plain_back(at, values) });
         return;
     };
-    for site in values.sites(at, first.value) {
-        let inner = Expr { at: first_at(at, first.value), env: site.env.clone() };
+    for site in values.sites(at, &Expr::new(at).with(first.value)) {
+        let inner = site.bind(&Expr::new(at).with(first.value));
         let Some(target) = target::read(&inner, values) else { continue };
         let written = values.written(code::seen_through(&inner, values).at);
         facts.calls.push(call_fact(Verb::BackTo, target, written, site.at, values));

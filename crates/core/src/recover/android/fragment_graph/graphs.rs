@@ -1,11 +1,11 @@
 //! `res/navigation/*.xml`: destinations, actions, arguments, deep links, nesting, starts.
 
-use crate::model::{RouteKind, Style, Via};
-use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};
-use crate::recover::{
+use crate::facts::{
     ActionFact, ContainerFact, ContainerKey, Facts, IncludeFact, Owner, ParameterFact, RouteFact, RouteKey,
     Shows, StartFact,
 };
+use crate::model::{RouteKind, Style, Via};
+use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};
 use crate::syntax::{Element, ElementId, Markup};
 use crate::values::Values;
 
@@ -161,7 +161,7 @@ impl Reader<'_, '_> {
         })
     }
 
-    fn deep_links(&self, at: ElementId) -> Vec<(String, crate::recover::At)> {
+    fn deep_links(&self, at: ElementId) -> Vec<(String, crate::facts::At)> {
         let links = self.markup.children(at).filter(|(_, element)| element.name == "deepLink");
         let uris = links.filter_map(|(_, element)| {
             let uri = element.attribute(APP, "uri")?;

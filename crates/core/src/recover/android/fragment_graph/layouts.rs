@@ -1,8 +1,8 @@
 //! `res/layout*/*.xml` and `res/menu*/*.xml`: hosts, views that show menus, menus.
 
+use crate::facts::{Facts, HostFact, MenuFact, MenuItem, MenuView};
 use crate::model::Verb;
 use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};
-use crate::recover::{Facts, HostFact, MenuFact, MenuItem, MenuView};
 use crate::syntax::{Element, Markup};
 use crate::values::Values;
 

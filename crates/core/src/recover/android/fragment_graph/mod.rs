@@ -12,9 +12,10 @@ mod wiring;
 #[cfg(test)]
 mod tests;
 
+use crate::facts::Facts;
 use crate::model::Style;
 use crate::recover::android::SPEAKS;
-use crate::recover::{Facts, StyleRecoverer, resource};
+use crate::recover::{StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
 

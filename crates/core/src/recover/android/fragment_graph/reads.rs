@@ -1,9 +1,9 @@
 //! Arguments taken out: generated args, the arguments bundle, a view model's saved state.
 
+use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::android::compose::is_entry;
 use crate::recover::android::{bundle, code};
-use crate::recover::{Facts, ReadFact};
 use crate::syntax::{Call, Kind, Member};
 use crate::values::{Expr, Ref, Type, Values};
 

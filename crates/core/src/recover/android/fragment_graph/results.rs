@@ -1,9 +1,9 @@
 //! Results: fragment results by key, and the saved state of back-stack entries.
 
+use crate::facts::{Channel, Facts, ResultSideFact};
 use crate::model::ResultSide;
 use crate::recover::android::code;
 use crate::recover::android::compose::is_entry;
-use crate::recover::{Facts, ResultSideFact};
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -13,10 +13,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for &(name, side) in names {
         for (at, call) in code::calls(file, values, &[name]) {
             let Some(first) = call.args.first() else { continue };
-            for site in values.sites(at, first.value) {
-                let key = Expr { at: Ref { file: at.file, id: first.value }, env: site.env.clone() };
+            for site in values.sites(at, &Expr::new(at).with(first.value)) {
+                let key = site.bind(&Expr::new(Ref { file: at.file, id: first.value }));
                 facts.results.push(result(
-                    "fragment-result",
+                    Channel::Key,
                     side,
                     Some(&key),
                     site.at,
@@ -30,11 +30,11 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 fn result(
-    channel: &'static str,
+    channel: Channel,
     side: ResultSide,
     key: Option<&Expr>,
     site: Ref,
-    at: crate::recover::At,
+    at: crate::facts::At,
     values: &Values<'_>,
 ) -> ResultSideFact {
     let known = key.and_then(|key| code::key(key, values));
@@ -66,10 +66,16 @@ fn saved_state(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         let ty = call.types.first().map(|ty| ty.simple().to_owned());
-        for site in values.sites(at, first.value) {
-            let key = Expr { at: Ref { file: at.file, id: first.value }, env: site.env.clone() };
-            let fact =
-                result("saved-state", side, Some(&key), site.at, code::callee_at(site.at, values), values);
+        for site in values.sites(at, &Expr::new(at).with(first.value)) {
+            let key = site.bind(&Expr::new(Ref { file: at.file, id: first.value }));
+            let fact = result(
+                Channel::SavedState,
+                side,
+                Some(&key),
+                site.at,
+                code::callee_at(site.at, values),
+                values,
+            );
             facts.results.push(ResultSideFact { ty: ty.clone(), ..fact });
         }
     }
@@ -80,7 +86,7 @@ fn saved_state(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let (Some(entry), Some(key)) = (entry_of(&expr.with(*of), values), args.first()) else { continue };
         let Some(side) = side_of(entry, is_assigned(expr.at, values)) else { continue };
         let place = code::node_at(expr.at, values);
-        facts.results.push(result("saved-state", side, Some(&expr.with(*key)), expr.at, place, values));
+        facts.results.push(result(Channel::SavedState, side, Some(&expr.with(*key)), expr.at, place, values));
     }
 }
 

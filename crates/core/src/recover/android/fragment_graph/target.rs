@@ -1,8 +1,8 @@
 //! Where a navigation call leads: an id, generated directions, an address, a request.
 
+use crate::facts::{ArgumentFact, Literal, Slot, TargetFact};
 use crate::model::Form;
 use crate::recover::android::{bundle, code};
-use crate::recover::{ArgumentFact, Literal, Slot, TargetFact};
 use crate::syntax::Call;
 use crate::values::{Built, Datum, Expr, Ref, Shape, Values};
 

@@ -1,7 +1,7 @@
 //! Code that sets a graph, or ties a menu to a controller.
 
+use crate::facts::{Facts, HandledFact, InflateFact, MenuSetup, UsedFact};
 use crate::recover::android::code;
-use crate::recover::{Facts, HandledFact, InflateFact, MenuSetup, UsedFact};
 use crate::syntax::Kind;
 use crate::values::{Datum, Expr, Ref, Values};
 

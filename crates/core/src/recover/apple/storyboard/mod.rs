@@ -9,10 +9,9 @@ use super::controllers::{parameters, site_in};
 use super::is_ours;
 use super::pages::{What, board_of, page};
 use super::scenes::{Board, Scene, SceneKind, boards, initial, tabs_of};
+use crate::facts::{ContainerFact, Facts, RedirectFact, RouteFact, Shows, Sight, StartFact, TargetFact};
 use crate::model::{RouteKind, Style};
-use crate::recover::{
-    ContainerFact, Facts, RedirectFact, RouteFact, Shows, Sight, StartFact, StyleRecoverer, TargetFact, code,
-};
+use crate::recover::{StyleRecoverer, code};
 use crate::source::Language;
 use crate::syntax::Tree;
 use crate::values::{Expr, Ref, Values};
@@ -128,6 +127,6 @@ fn site_of(scene: &Scene, board: &Board, values: &Values<'_>) -> Ref {
 }
 
 /// The place of a node, for those who only have code.
-fn at(site: Ref, values: &Values<'_>) -> crate::recover::At {
+fn at(site: Ref, values: &Values<'_>) -> crate::facts::At {
     code::callee_at(site, values)
 }

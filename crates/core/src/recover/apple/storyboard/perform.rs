@@ -3,9 +3,10 @@
 use super::prepare::prepared_by;
 use super::segues::verb_of;
 use super::{STYLE, at};
+use crate::facts::{CallFact, Facts, TargetFact};
 use crate::model::Verb;
 use crate::recover::apple::scenes::{Board, Scene, Segue, boards, content};
-use crate::recover::{CallFact, Facts, TargetFact, code};
+use crate::recover::code;
 use crate::values::{Expr, Ref, Shape, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -18,8 +19,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(arg) = call.args.iter().find(|arg| arg.name.as_deref() == Some("withIdentifier")) else {
             continue;
         };
-        for said in values.sites(site, arg.value) {
-            let identifier = Expr { at: Ref { file, id: arg.value }, env: said.env.clone() };
+        for said in values.sites(site, &Expr::new(site).with(arg.value)) {
+            let identifier = said.bind(&Expr::new(Ref { file, id: arg.value }));
             facts.calls.push(perform(said.at, &identifier, &boards, values));
         }
     }

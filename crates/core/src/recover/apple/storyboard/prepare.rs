@@ -1,9 +1,10 @@
 //! `prepare(for:sender:)`: what a scene's class sets on where a segue leads.
 
+use crate::facts::{ArgumentFact, Slot};
 use crate::recover::apple::controllers::is_controller;
 use crate::recover::apple::initialiser::is_value_type;
 use crate::recover::apple::scenes::Scene;
-use crate::recover::{ArgumentFact, Slot, code};
+use crate::recover::code;
 use crate::syntax::{Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

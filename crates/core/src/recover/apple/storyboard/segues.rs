@@ -3,9 +3,9 @@
 
 use super::prepare::prepared;
 use super::{STYLE, site_of};
+use crate::facts::{ActionFact, CallFact, Facts, Owner, RedirectFact, RouteKey, TargetFact};
 use crate::model::{Form, Verb};
 use crate::recover::apple::scenes::{Board, Scene, Segue, content};
-use crate::recover::{ActionFact, CallFact, Facts, Owner, RedirectFact, RouteKey, TargetFact};
 use crate::values::Values;
 
 pub(super) fn recover(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts) {

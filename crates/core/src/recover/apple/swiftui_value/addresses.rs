@@ -1,8 +1,9 @@
 //! Addresses: opened by the app itself, and answered by what `onOpenURL` hands them to.
 
 use super::stacks::STYLE;
+use crate::facts::{CallFact, Facts, TargetFact};
 use crate::model::Verb;
-use crate::recover::{CallFact, Facts, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::{Call, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

@@ -3,13 +3,12 @@
 
 use super::stacks::{STYLE, around};
 use super::targets::registered;
+use crate::facts::{At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, UnplacedFact};
 use crate::model::{RouteKind, Via};
 use crate::recover::apple::initialiser::{self, written_type};
 use crate::recover::apple::shown::{Shown, shown};
 use crate::recover::apple::views::{is_view, read_of};
-use crate::recover::{
-    At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, UnplacedFact, code,
-};
+use crate::recover::code;
 use crate::syntax::{Arg, Call, ClassKind, Id, Kind, TypeName};
 use crate::values::{Def, Expr, Ref, Values};
 

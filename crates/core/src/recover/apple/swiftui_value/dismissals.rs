@@ -2,8 +2,9 @@
 //! (developer.apple.com, "DismissAction", "PresentationMode").
 
 use super::stacks::STYLE;
+use crate::facts::{CallFact, Facts};
 use crate::model::{Style, Verb};
-use crate::recover::{CallFact, Facts, code};
+use crate::recover::code;
 use crate::syntax::Kind;
 use crate::values::{Def, Expr, Ref, Values};
 

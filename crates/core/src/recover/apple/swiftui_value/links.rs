@@ -2,8 +2,9 @@
 
 use super::stacks::STYLE;
 use super::targets::{opens, said_at, stack_of};
+use crate::facts::{CallFact, Facts};
 use crate::model::Verb;
-use crate::recover::{CallFact, Facts, code};
+use crate::recover::code;
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -13,8 +13,9 @@ mod tabs;
 mod targets;
 
 use super::{SPEAKS, is_ours};
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {

@@ -3,8 +3,9 @@
 
 use super::stacks::{STYLE, place_of};
 use super::targets::{opens, said_at};
+use crate::facts::{CallFact, ContainerKey, Facts, HostHint, TargetFact};
 use crate::model::Verb;
-use crate::recover::{CallFact, ContainerKey, Facts, HostHint, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -82,8 +83,8 @@ fn appended(site: Ref, list: &Expr, stack: ContainerKey, values: &Values<'_>, fa
 
 /// A path as a whole: none of it is back at the root, else what ends on top is shown.
 fn assigned(site: Ref, value: &Expr, stack: ContainerKey, values: &Values<'_>, facts: &mut Facts) {
-    for said in values.sites(site, value.at.id) {
-        let value = code::seen_through(&Expr { at: value.at, env: said.env.clone() }, values);
+    for said in values.sites(site, value) {
+        let value = code::seen_through(&said.bind(&value), values);
         let base = |verb| call(verb, said.at, stack, values);
         let list = listed(&value, values);
         facts.calls.push(match list.as_deref() {

@@ -4,10 +4,11 @@
 use super::destinations::{cases, choice_of, closure_of, closure_read, route, standing};
 use super::stacks::place_of;
 use super::targets::{case_of, opens};
+use crate::facts::{CallFact, Facts, ParameterFact, RouteFact, RouteKey, Slot, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb, Via};
 use crate::recover::apple::shown::shown;
 use crate::recover::apple::variables::{uses, variable_of, with_bindings};
-use crate::recover::{CallFact, Facts, ParameterFact, RouteFact, RouteKey, Slot, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,9 +1,10 @@
 //! What a scene of an app shows first: `WindowGroup { Home() }`.
 
 use super::stacks::STYLE;
+use crate::facts::{Facts, RouteFact, Shows};
 use crate::model::RouteKind;
 use crate::recover::apple::shown::shown;
-use crate::recover::{Facts, RouteFact, Shows, code};
+use crate::recover::code;
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -1,10 +1,11 @@
 //! Stacks: what stands in them, and what is done to their paths.
 
 use super::paths;
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, MissingStep, Sight};
 use crate::model::Style;
 use crate::recover::apple::shown::shown;
 use crate::recover::apple::variables::{uses, variable_of, with_bindings};
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, MissingStep, Sight, code};
+use crate::recover::code;
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 

@@ -3,13 +3,14 @@
 use super::destinations::route;
 use super::stacks::{STYLE, place_of};
 use super::targets::case_of;
+use crate::facts::{
+    At, CallFact, ContainerFact, ContainerKey, Facts, HostHint, RedirectFact, RouteFact, RouteKey, StartFact,
+    TargetFact,
+};
 use crate::model::{Form, RouteKind, Verb};
 use crate::recover::apple::shown::shown;
 use crate::recover::apple::variables::{uses, variable_of, with_bindings};
-use crate::recover::{
-    At, CallFact, ContainerFact, ContainerKey, Facts, HostHint, RedirectFact, RouteFact, RouteKey, StartFact,
-    TargetFact, code,
-};
+use crate::recover::code;
 use crate::syntax::{Call, Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

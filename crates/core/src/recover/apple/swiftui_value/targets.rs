@@ -1,8 +1,9 @@
 //! What a value says of where it leads: its type, and the case that it is.
 
+use crate::facts::{CallFact, HostHint, Slot, TargetFact, ValueType};
 use crate::model::Form;
 use crate::recover::apple::variables::given_at_making;
-use crate::recover::{CallFact, HostHint, Slot, TargetFact, ValueType, code};
+use crate::recover::code;
 use crate::syntax::{ClassKind, Kind, TypeName};
 use crate::values::{Def, Expr, Ref, Type, Values};
 
@@ -102,7 +103,7 @@ pub(super) fn registered(at: Ref, ty: &TypeName, values: &Values<'_>) -> Option<
 }
 
 /// A value is what its type's route takes; what a case carries are the route's parameters.
-fn arguments(way: &Way, values: &Values<'_>) -> Vec<crate::recover::ArgumentFact> {
+fn arguments(way: &Way, values: &Values<'_>) -> Vec<crate::facts::ArgumentFact> {
     let case = way.ty.class.filter(|&c| values.class(c).is_some_and(|c| c.kind == ClassKind::Entry));
     let Some(case) = case else {
         return vec![code::argument(Slot::Position(0), &way.made, values)];
@@ -126,8 +127,8 @@ fn arguments(way: &Way, values: &Values<'_>) -> Vec<crate::recover::ArgumentFact
 /// or to a view that keeps it under a type of several.
 pub(super) fn said_at(site: Ref, value: &Expr, values: &Values<'_>) -> Vec<(Ref, Expr)> {
     let mut found = Vec::new();
-    for said in values.sites(site, value.at.id) {
-        found.push((said.at, Expr { at: value.at, env: said.env.clone() }));
+    for said in values.sites(site, value) {
+        found.push((said.at, said.bind(&value)));
     }
     let [(at, _)] = found.as_slice() else { return found };
     if *at != site {

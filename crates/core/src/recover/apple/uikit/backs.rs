@@ -1,8 +1,9 @@
 //! Ways back: pops, to the root, to a controller, and dismissals.
 
 use super::{STYLE, is_platforms};
+use crate::facts::{CallFact, Facts, TargetFact};
 use crate::model::{Form, Verb};
-use crate::recover::{CallFact, Facts, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 

@@ -3,17 +3,18 @@
 
 use super::super::pages::{What, page};
 use super::{STYLE, is_platforms, route};
+use crate::facts::{Facts, MissingStep, RedirectFact, RouteKey, TargetFact};
 use crate::model::RouteKind;
 use crate::recover::apple::shown::class_at;
-use crate::recover::{Facts, MissingStep, RedirectFact, RouteKey, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["addChild", "addChildViewController"]) {
         let Some(child) = call.args.first().filter(|_| is_platforms(at, call, values)) else { continue };
-        for said in values.sites(at, child.value) {
-            shown(&Expr { at: Ref { file, id: child.value }, env: said.env.clone() }, values, facts);
+        for said in values.sites(at, &Expr::new(at).with(child.value)) {
+            shown(&said.bind(&Expr::new(Ref { file, id: child.value })), values, facts);
         }
         let tree = values.tree(at);
         let name = tree.dotted(child.value);

@@ -5,13 +5,14 @@ use super::super::controllers::is_tabs;
 use super::super::pages::{What, list_set, page, tabs_in};
 use super::super::scenes::{boards, identified, tabs_of};
 use super::{STYLE, name_of, route};
+use crate::facts::{
+    At, CallFact, ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, RouteKey, StartFact,
+    TargetFact,
+};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::apple::pages::{board_of, initial_of};
 use crate::recover::apple::shown::class_at;
-use crate::recover::{
-    At, CallFact, ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, RouteKey, StartFact,
-    TargetFact, code,
-};
+use crate::recover::code;
 use crate::syntax::{Call, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

@@ -16,11 +16,11 @@ use super::scenes::{Board, boards};
 use super::shown::class_at;
 use super::storyboard::is_value;
 use super::{SPEAKS, is_ours};
-use crate::model::{Form, RouteKind, Style, Verb};
-use crate::recover::{
-    ArgumentFact, At, CallFact, Facts, HostHint, RouteFact, RouteKey, Shows, Slot, StyleRecoverer,
-    TargetFact, code,
+use crate::facts::{
+    ArgumentFact, At, CallFact, Facts, HostHint, RouteFact, RouteKey, Shows, Slot, TargetFact,
 };
+use crate::model::{Form, RouteKind, Style, Verb};
+use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 

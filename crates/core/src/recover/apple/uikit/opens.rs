@@ -2,8 +2,9 @@
 
 use super::containers::sets_first_root;
 use super::{is_platforms, shows};
+use crate::facts::{Facts, PushFact};
 use crate::model::Verb;
-use crate::recover::{Facts, PushFact, code};
+use crate::recover::code;
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -27,8 +28,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 continue;
             }
             needs_stack(at, call, name, values, facts);
-            for said in values.sites(at, shown.value) {
-                let given = Expr { at: Ref { file, id: shown.value }, env: said.env.clone() };
+            for said in values.sites(at, &Expr::new(at).with(shown.value)) {
+                let given = said.bind(&Expr::new(Ref { file, id: shown.value }));
                 let place = code::callee_at(said.at, values);
                 let made = shows(said.at, place, *verb, &given, values, facts);
                 facts.calls.extend(made);
@@ -85,6 +86,6 @@ fn reset(at: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
     let top = elements.last().unwrap_or(list);
     if let Some(call) = shows(at, place, Verb::Reset, top, values, facts) {
         let lands = u32::try_from(elements.len().saturating_sub(1)).unwrap_or(0);
-        facts.calls.push(crate::recover::CallFact { lands, ..call });
+        facts.calls.push(crate::facts::CallFact { lands, ..call });
     }
 }

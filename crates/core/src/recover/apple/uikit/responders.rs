@@ -1,7 +1,8 @@
 //! Actions that are sent to nobody in particular: somebody up the responder chain must answer
 //! (developer.apple.com, "Using responders and the responder chain to handle events").
 
-use crate::recover::{Facts, MissingStep, code};
+use crate::facts::{Facts, MissingStep};
+use crate::recover::code;
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
@@ -29,9 +30,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 Kind::Name(_) => arg.name.as_deref() == Some("action") || arg.name.is_none(),
                 _ => false,
             });
-            for said in action.map(|arg| values.sites(at, arg.value)).unwrap_or_default() {
+            for said in action.map(|arg| values.sites(at, &Expr::new(at).with(arg.value))).unwrap_or_default()
+            {
                 let Some(arg) = action else { continue };
-                let given = Expr { at: Ref { file, id: arg.value }, env: said.env.clone() };
+                let given = said.bind(&Expr::new(Ref { file, id: arg.value }));
                 sent(said.at, &code::seen_through(&given, values), values, facts);
             }
         }

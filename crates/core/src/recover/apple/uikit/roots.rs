@@ -3,9 +3,10 @@
 use super::super::pages::{What, page};
 use super::super::scenes::boards;
 use super::{route, shows};
+use crate::facts::{At, Facts, RedirectFact, RouteFact, TargetFact};
 use crate::model::{RouteKind, Style, Verb};
 use crate::recover::apple::pages::initial_of;
-use crate::recover::{At, Facts, RedirectFact, RouteFact, TargetFact, code};
+use crate::recover::code;
 use crate::syntax::{Kind, Parameter};
 use crate::values::{Expr, Ref, Values};
 
@@ -23,8 +24,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let site = Ref { file, id: outer };
         let given = Expr::new(Ref { file, id: *value });
         // What is handed in is said where it is handed over.
-        for said in values.sites(site, *value) {
-            let given = Expr { env: said.env.clone(), ..given.clone() };
+        for said in values.sites(site, &Expr::new(site).with(*value)) {
+            let given = said.bind(&given);
             if starts(said.at, 0, values) {
                 start(&given, values, facts);
                 continue;

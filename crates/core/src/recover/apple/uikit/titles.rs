@@ -1,7 +1,7 @@
 //! Titles that are set on the container instead of the page in it: a bar shows the item of the page
 //! (developer.apple.com, "UINavigationItem").
 
-use crate::recover::{At, Facts, MissingStep};
+use crate::facts::{At, Facts, MissingStep};
 use crate::syntax::Kind;
 use crate::values::{Ref, Values};
 

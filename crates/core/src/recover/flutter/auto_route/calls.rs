@@ -1,13 +1,12 @@
 //! Calls on routers: by route object, by path, by tab, and the ways back.
 
 use super::names::is_route;
+use crate::facts::{ArgumentFact, CallFact, Facts, HostHint, Literal, RedirectFact, Slot, TargetFact};
 use crate::model::{Form, Style, Verb};
+use crate::recover::code;
 use crate::recover::flutter::location::{is_text, location};
 use crate::recover::flutter::navigator::named;
 use crate::recover::flutter::results;
-use crate::recover::{
-    ArgumentFact, CallFact, Facts, HostHint, Literal, RedirectFact, Slot, TargetFact, code,
-};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -122,8 +121,8 @@ fn by_route(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut F
     if values.calls_own_function(&Expr::new(at), call) {
         return;
     }
-    for site in values.sites(at, first.at.id) {
-        let target = Expr { at: first.at, env: site.env.clone() };
+    for site in values.sites(at, &first) {
+        let target = site.bind(&first);
         let last = match values.kind(code::seen_through(&target, values).at) {
             Kind::List(_) => values.elements(&target).pop(),
             _ => Some(target),
@@ -150,8 +149,8 @@ fn by_path(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Fa
     else {
         return;
     };
-    for site in values.sites(at, first.at.id) {
-        let target = Expr { at: first.at, env: site.env.clone() };
+    for site in values.sites(at, &first) {
+        let target = site.bind(&first);
         let found = location(&target, values);
         if found.shapes.is_empty() && !is_text(&target, values) {
             continue;

@@ -1,15 +1,16 @@
 //! The list of a router class: pages in pages, with their paths.
 
 use super::names::{ROUTER_NOTES, page_named, route_name};
+use crate::facts::{
+    ContainerFact, ContainerKey, Facts, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight,
+    StartFact, TargetFact,
+};
 use crate::model::{RouteKind, Style, Via};
+use crate::recover::code;
 use crate::recover::constructor::parameters;
 use crate::recover::flutter::builder::leaves;
 use crate::recover::flutter::location::{joined, pattern};
 use crate::recover::flutter::navigator::named;
-use crate::recover::{
-    ContainerFact, ContainerKey, Facts, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight,
-    StartFact, TargetFact, code,
-};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -129,7 +130,7 @@ impl Tree<'_, '_> {
         &mut self,
         list: &Expr,
         shown_in: Option<String>,
-        owner: crate::recover::At,
+        owner: crate::facts::At,
         path: String,
         tabs: bool,
         above: &Above,
@@ -178,7 +179,7 @@ impl Tree<'_, '_> {
         }
     }
 
-    fn redirect(&mut self, at: crate::recover::At, path: String, to: &str, above: &Above) {
+    fn redirect(&mut self, at: crate::facts::At, path: String, to: &str, above: &Above) {
         self.order += 1;
         let path = joined(&above.path, &path);
         self.facts.routes.push(RouteFact {

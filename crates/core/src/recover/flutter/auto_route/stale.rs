@@ -1,9 +1,9 @@
 //! Generated routes, where they are checked in, against the pages that they are made from.
 
 use super::names::route_name;
+use crate::facts::{Facts, StaleFact};
 use crate::recover::constructor::parameters;
 use crate::recover::flutter::builder::class_at;
-use crate::recover::{Facts, StaleFact};
 use crate::values::{Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

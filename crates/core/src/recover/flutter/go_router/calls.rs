@@ -2,15 +2,16 @@
 
 use super::WHOLE;
 use super::tree::first_of_branch;
+use crate::facts::{ArgumentFact, CallFact, Facts, Literal, Slot, TargetFact};
 use crate::model::{Form, Style, Verb};
+use crate::recover::code;
 use crate::recover::constructor::arguments_of;
 use crate::recover::flutter::location::{is_text, location};
 use crate::recover::flutter::named_table::arguments;
 use crate::recover::flutter::navigator::named;
 use crate::recover::flutter::results;
-use crate::recover::{ArgumentFact, CallFact, Facts, Literal, Slot, TargetFact, code};
 use crate::syntax::{Call, Kind};
-use crate::values::{Expr, Ref, Shape, Values};
+use crate::values::{Expr, Ref, Shape, Site, Values};
 
 /// Methods that take a path.
 const BY_PATH: &[(&str, Verb)] = &[
@@ -132,8 +133,8 @@ fn by_path(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Fa
     else {
         return;
     };
-    for site in values.sites(at, first.at.id) {
-        let target = Expr { at: first.at, env: site.env.clone() };
+    for site in values.sites(at, &first) {
+        let target = site.bind(&first);
         // `ItemRoute(id).location` is the typed route.
         if let Some((class, made)) = typed_location(&target, values) {
             facts.calls.push(CallFact {
@@ -183,8 +184,8 @@ fn typed_location(target: &Expr, values: &Values<'_>) -> Option<(Ref, Expr)> {
 }
 
 /// What is passed as an object beside the path.
-fn extra(at: Ref, call: &Call, site: &Expr, values: &Values<'_>) -> (Vec<ArgumentFact>, bool) {
-    let value = named(at, call, "extra").map(|value| Expr { at: value.at, env: site.env.clone() });
+fn extra(at: Ref, call: &Call, site: &Site, values: &Values<'_>) -> (Vec<ArgumentFact>, bool) {
+    let value = named(at, call, "extra").map(|value| site.bind(&value));
     value.map(|value| arguments(&value, WHOLE, values)).unwrap_or_default()
 }
 
@@ -194,12 +195,11 @@ fn by_name(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Fa
     else {
         return;
     };
-    for site in values.sites(at, first.at.id) {
-        let target = Expr { at: first.at, env: site.env.clone() };
+    for site in values.sites(at, &first) {
+        let target = site.bind(&first);
         let (mut arguments, mut open) = extra(at, call, &site, values);
         for name in ["pathParameters", "queryParameters", "params", "queryParams"] {
-            let Some(map) = named(at, call, name).map(|map| Expr { at: map.at, env: site.env.clone() })
-            else {
+            let Some(map) = named(at, call, name).map(|map| site.bind(&map)) else {
                 continue;
             };
             open |= entries(&map, &mut arguments, values);

@@ -1,8 +1,8 @@
 //! What pages take out of the router's state.
 
 use super::WHOLE;
+use crate::facts::Facts;
 use crate::model::Via;
-use crate::recover::Facts;
 use crate::recover::flutter::bag::Bag;
 use crate::syntax::{Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};

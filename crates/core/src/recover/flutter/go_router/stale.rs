@@ -1,8 +1,9 @@
 //! Generated code of typed routes, where it is checked in, against what it is made from.
 
+use crate::facts::{Facts, StaleFact};
+use crate::recover::code;
 use crate::recover::constructor::parameters;
 use crate::recover::flutter::builder::class_at;
-use crate::recover::{Facts, StaleFact, code};
 use crate::syntax::Annotation;
 use crate::values::{Expr, Ref, Values};
 

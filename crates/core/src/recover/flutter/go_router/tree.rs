@@ -1,13 +1,14 @@
 //! The declared tree: routes in routes, shells around them, branches side by side.
 
+use crate::facts::{
+    At, ContainerFact, ContainerKey, Facts, MissingStep, ParameterFact, RedirectFact, RouteFact, RouteKey,
+    Shows, StartFact, TargetFact,
+};
 use crate::model::{Form, RouteKind, Style, Via};
+use crate::recover::code;
 use crate::recover::flutter::builder::{body_of, callback, leaves};
 use crate::recover::flutter::location::{joined, location, pattern};
 use crate::recover::flutter::navigator::named;
-use crate::recover::{
-    At, ContainerFact, ContainerKey, Facts, MissingStep, ParameterFact, RedirectFact, RouteFact, RouteKey,
-    Shows, StartFact, TargetFact, code,
-};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 

@@ -1,11 +1,12 @@
 //! Routes that annotations declare: the class is the route, its constructor says what it takes.
 
 use super::tree::leads_on;
+use crate::facts::{Facts, ParameterFact, ReadFact, RouteFact, RouteKey, Shows};
 use crate::model::{RouteKind, Style, Via};
+use crate::recover::code;
 use crate::recover::constructor::parameters;
 use crate::recover::flutter::builder::{class_at, leaves};
 use crate::recover::flutter::location::{joined, pattern};
-use crate::recover::{Facts, ParameterFact, ReadFact, RouteFact, RouteKey, Shows, code};
 use crate::syntax::{Annotation, Arg, TypeName};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,13 +1,14 @@
 //! Calls by name on the navigator.
 
 use super::WHOLE;
+use crate::facts::{ArgumentFact, CallFact, Facts, Slot, TargetFact};
 use crate::model::{Style, Verb};
+use crate::recover::code;
 use crate::recover::constructor::arguments_of;
 use crate::recover::flutter::navigator::{NavigatorCall, calls};
 use crate::recover::flutter::results;
-use crate::recover::{ArgumentFact, CallFact, Facts, Slot, TargetFact, code};
 use crate::syntax::Kind;
-use crate::values::{Expr, Values};
+use crate::values::{Expr, Site, Values};
 
 /// Methods that take a name, and what they do.
 const METHODS: &[(&str, Verb)] = &[
@@ -27,7 +28,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let verb =
             METHODS.iter().find(|(name, _)| *name == call.method).map_or(Verb::Open, |(_, verb)| *verb);
         let Some(name) = call.positional(0) else { continue };
-        for site in values.sites(call.at, name.at.id) {
+        for site in values.sites(call.at, &name) {
             let fact = by_name(&call, &name, &site, verb, values);
             let types = values.tree(site.at).call(site.at.id).map(|c| c.types.clone()).unwrap_or_default();
             results::receive(site.at, &types, fact.at, values, facts);
@@ -36,9 +37,9 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
-fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Expr, verb: Verb, values: &Values<'_>) -> CallFact {
-    let target = Expr { at: name.at, env: site.env.clone() };
-    let passed = call.named("arguments").map(|value| Expr { at: value.at, env: site.env.clone() });
+fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Site, verb: Verb, values: &Values<'_>) -> CallFact {
+    let target = site.bind(&name);
+    let passed = call.named("arguments").map(|value| site.bind(&value));
     let (arguments, open) = passed.map(|value| arguments(&value, WHOLE, values)).unwrap_or_default();
     let base = CallFact::new(Style::NamedTable, verb, site.at, code::callee_at(site.at, values));
     CallFact {

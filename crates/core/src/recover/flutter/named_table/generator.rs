@@ -2,10 +2,11 @@
 
 use super::names::Asked;
 use super::table::Table;
+use crate::facts::{RouteFact, Shows};
 use crate::model::{RouteKind, Style, Via};
+use crate::recover::code;
 use crate::recover::flutter::bag::{Bag, uses};
 use crate::recover::flutter::builder::{callback, class_at, leaves};
-use crate::recover::{RouteFact, Shows, code};
 use crate::syntax::{Arm, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -226,7 +227,7 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
 }
 
 /// Reads of parameters that hold all arguments.
-pub(super) fn taken(parameters: &[Ref], values: &Values<'_>, facts: &mut crate::recover::Facts) {
+pub(super) fn taken(parameters: &[Ref], values: &Values<'_>, facts: &mut crate::facts::Facts) {
     for &parameter in parameters {
         for used in values.uses_of_parameter(parameter) {
             Bag { name: super::WHOLE, via: Via::Argument }.taken(used, values, facts);

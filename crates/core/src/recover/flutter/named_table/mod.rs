@@ -10,8 +10,9 @@ mod table;
 
 use super::SPEAKS;
 use super::bag::Bag;
+use crate::facts::Facts;
 use crate::model::{Style, Via};
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::syntax::Kind;
 use crate::values::{Def, Expr, Ref, Values};
 

@@ -1,10 +1,11 @@
 //! The tables of an app or of a nested navigator.
 
 use super::generator::{Generator, taken};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact};
 use crate::model::{Form, RouteKind, Style};
+use crate::recover::code;
 use crate::recover::flutter::builder::{Shown, body_of, leaves};
 use crate::recover::flutter::navigator::named;
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,12 +1,11 @@
 //! Widgets that show others of the app side by side or one on the other: tabs, pages, stacks.
 
 use super::route;
+use crate::facts::{ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, StartFact, TargetFact};
 use crate::model::{RouteKind, Style};
+use crate::recover::code;
 use crate::recover::flutter::builder::{Shown, leaves};
 use crate::recover::flutter::navigator::named;
-use crate::recover::{
-    ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, StartFact, TargetFact, code,
-};
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -79,7 +78,7 @@ fn is_widget_argument(at: Ref, values: &Values<'_>) -> bool {
 fn contains(at: Ref, shown: &[Shown], kind: RouteKind, values: &Values<'_>, facts: &mut Facts) {
     let Some(first) = shown.first() else { return };
     let span = values.tree(at).span(id_of_name(at, values));
-    let key = ContainerKey(crate::recover::At { file: at.file, span });
+    let key = ContainerKey(crate::facts::At { file: at.file, span });
     let start = route(first.class, kind, values);
     facts.containers.push(ContainerFact {
         starts: vec![StartFact::new(start.name, start.at)],

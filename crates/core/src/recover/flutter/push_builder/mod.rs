@@ -6,11 +6,10 @@ mod containers;
 use super::builder::{Leaves, Shown, callback, class_at, leaves};
 use super::navigator::{NavigatorCall, calls, named};
 use super::{SPEAKS, results};
+use crate::facts::{CallFact, Facts, HostHint, Literal, RouteFact, Shows, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::constructor::{arguments_of, parameters};
-use crate::recover::{
-    CallFact, Facts, HostHint, Literal, RouteFact, Shows, StyleRecoverer, TargetFact, code,
-};
+use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Id, Kind, Tree};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -133,8 +132,8 @@ fn opens(
     }
     // A wrapper of the app's own: each of its uses says what it shows.
     for open in found.open.iter().filter(|open| open.at.file == at.file).take(1) {
-        for site in values.sites(at, open.at.id) {
-            let given = leaves(&Expr { at: open.at, env: site.env.clone() }, values);
+        for site in values.sites(at, open) {
+            let given = leaves(&site.bind(&open), values);
             if !given.shown.is_empty() {
                 push(site.at, &given);
             } else if site.at == at && verb != Verb::Present {

@@ -2,9 +2,10 @@
 
 use super::PACKAGE;
 use super::paths::is_group;
+use crate::facts::{ArgumentFact, CallFact, Facts, Literal, Slot, TargetFact};
 use crate::model::{Form, Style, Verb};
+use crate::recover::code;
 use crate::recover::react_native::element::{element, key_of, property};
-use crate::recover::{ArgumentFact, CallFact, Facts, Literal, Slot, TargetFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Hole, Part, Ref, Shape, Values};
 
@@ -112,8 +113,8 @@ pub(super) struct Href {
 
 fn add(at: Ref, to: &Expr, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
     let said = property(to, "pathname", values).unwrap_or_else(|| to.clone());
-    for site in values.sites(at, said.at.id) {
-        let to = Expr { at: to.at, env: site.env.clone() };
+    for site in values.sites(at, &said) {
+        let to = site.bind(&to);
         let href = href(&to, values);
         let fact = CallFact::new(Style::FileRoute, verb, site.at, code::callee_at(site.at, values));
         let text = href.shapes.iter().map(Shape::value).next().unwrap_or_default();

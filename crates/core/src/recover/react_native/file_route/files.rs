@@ -2,12 +2,11 @@
 
 use super::paths::{Role, RouteFile, parameters, pattern};
 use super::reads::HOOKS;
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, ParameterFact, RouteFact, Shows, StartFact};
 use crate::model::{RouteKind, Span, Style, Via};
+use crate::recover::code;
 use crate::recover::react_native::components::{Shown, path, screen, shown_by};
 use crate::recover::react_native::list_types;
-use crate::recover::{
-    At, ContainerFact, ContainerKey, Facts, ParameterFact, RouteFact, Shows, StartFact, code,
-};
 use crate::source::library_of;
 use crate::syntax::Kind;
 use crate::values::{Ref, Values};

@@ -2,8 +2,9 @@
 
 use super::PACKAGE;
 use super::paths::{Role, RouteFile};
+use crate::facts::{ContainerFact, ContainerKey, Facts, StartFact, UnfiledFact};
+use crate::recover::code;
 use crate::recover::react_native::element::{element, property};
-use crate::recover::{ContainerFact, ContainerKey, Facts, StartFact, UnfiledFact, code};
 use crate::source::library_of;
 use crate::syntax::Kind;
 use crate::values::{Def, Expr, Ref, Values};

@@ -8,8 +8,9 @@ mod reads;
 mod redirects;
 
 use super::SPEAKS;
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =

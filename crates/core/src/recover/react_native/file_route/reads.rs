@@ -1,9 +1,10 @@
 //! What screens take out of their path.
 
 use super::PACKAGE;
+use crate::facts::Facts;
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::react_native::taken::taken;
-use crate::recover::{Facts, code};
 use crate::values::{Expr, Values};
 
 /// Hooks that give what the path holds.

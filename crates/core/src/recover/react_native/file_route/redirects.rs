@@ -2,9 +2,10 @@
 
 use super::PACKAGE;
 use super::calls::href;
+use crate::facts::{Facts, RedirectFact, TargetFact};
 use crate::model::Style;
+use crate::recover::code;
 use crate::recover::react_native::element::element;
-use crate::recover::{Facts, RedirectFact, TargetFact, code};
 use crate::values::{Expr, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -1,10 +1,11 @@
 //! Calls on the object of actions: a method for each key, by dot or bracket, and those that take a key.
 
 use super::of_package;
+use crate::facts::{At, CallFact, Facts, TargetFact};
 use crate::model::{Form, Style, Verb};
+use crate::recover::code;
 use crate::recover::react_native::navigation::sites;
 use crate::recover::react_native::stack_component::calls::passed;
-use crate::recover::{At, CallFact, Facts, TargetFact, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -122,7 +123,7 @@ fn handed_over(at: Ref, name: &str, span: crate::model::Span, values: &Values<'_
 
 fn by_key(at: Ref, key: &Expr, params: Option<&Expr>, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
     for site in sites(at, key, values) {
-        let bound = |expr: &Expr| Expr { at: expr.at, env: site.env.clone() };
+        let bound = |expr: &Expr| site.bind(expr);
         let base = CallFact::new(Style::FluxScene, verb, site.at, code::callee_at(site.at, values));
         let fact = code::said(base, &bound(key), TargetFact::Named, values);
         let (arguments, open) = params.map(|params| passed(&bound(params), values)).unwrap_or_default();

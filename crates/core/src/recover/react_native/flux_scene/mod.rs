@@ -6,8 +6,9 @@ mod props;
 mod scenes;
 
 use super::SPEAKS;
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer, code};
+use crate::recover::{StyleRecoverer, code};
 use crate::values::{Expr, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =

@@ -1,10 +1,11 @@
 //! Arguments that arrive as properties of the component: declared ones, defaults, and what it takes
 //! out (react.dev, "Typechecking with PropTypes").
 
+use crate::facts::{At, Facts, ParameterFact, ReadFact};
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::react_native::element::{Element, key_of};
 use crate::recover::react_native::navigation::properties_type;
-use crate::recover::{At, Facts, ParameterFact, ReadFact, code};
 use crate::syntax::{Kind, PROPERTIES};
 use crate::values::{Expr, Ref, Values};
 

@@ -1,10 +1,10 @@
 //! The tree of scenes: keys, what each shows, what it stands in.
 
 use super::{of_package, props};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
 use crate::model::{RouteKind, Style};
 use crate::recover::react_native::components::{Shown, path, screen, shown};
 use crate::recover::react_native::element::{Element, element};
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

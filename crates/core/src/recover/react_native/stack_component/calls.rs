@@ -1,10 +1,11 @@
 //! Calls on navigation objects, and links.
 
 use super::actions::{METHODS, Step, is_action, step};
+use crate::facts::{ArgumentFact, At, CallFact, Facts, HostHint, Slot, TargetFact};
 use crate::model::{Style, Verb};
+use crate::recover::code;
 use crate::recover::react_native::element::{key_of, property};
 use crate::recover::react_native::navigation::{Method, Navigation, global_list, method_of, methods, sites};
-use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Slot, TargetFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
@@ -107,10 +108,7 @@ fn add(
         return;
     };
     for site in sites(at, name, values) {
-        let bound = |expr: &Expr| match expr.at.file == at.file && expr.env.is_none() {
-            true => Expr { at: expr.at, env: site.env.clone() },
-            false => expr.clone(),
-        };
+        let bound = |expr: &Expr| site.bind(expr);
         let target = bound(name);
         let through_wrapper = site.at != at;
         let written_as_is = !matches!(values.kind(name.at), Kind::Cast { .. });

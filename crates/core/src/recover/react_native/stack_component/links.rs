@@ -1,8 +1,9 @@
 //! Linking: which addresses open which screens (reactnavigation.org, "Configuring links").
 
+use crate::facts::{At, Facts, LinkFact, OriginFact};
 use crate::model::Style;
+use crate::recover::code;
 use crate::recover::react_native::element::{element, key_of, property};
-use crate::recover::{At, Facts, LinkFact, OriginFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

@@ -11,8 +11,9 @@ pub(super) mod tree;
 
 use super::SPEAKS;
 use super::stack_config::is_older;
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {

@@ -3,10 +3,11 @@
 use super::links;
 use super::routes::{Named, key_of_object, route};
 use super::tree::{sight, start_said};
+use crate::facts::{ContainerFact, ContainerKey, Facts, RouteFact, StartFact};
+use crate::recover::code;
 use crate::recover::react_native::components::shown;
 use crate::recover::react_native::element::{key_of, property};
 use crate::recover::react_native::navigators::{is_creator, is_used, variable_name};
-use crate::recover::{ContainerFact, ContainerKey, Facts, RouteFact, StartFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

@@ -1,7 +1,7 @@
 //! What screens take out of their route: `route.params`, in all forms.
 
+use crate::facts::Facts;
 use crate::model::Via;
-use crate::recover::Facts;
 use crate::recover::react_native::navigation::properties_type;
 use crate::recover::react_native::taken::taken;
 use crate::syntax::Kind;

@@ -1,10 +1,11 @@
 //! What elements and entries have in common: a name, what it shows, what it takes.
 
+use crate::facts::{At, ContainerKey, Facts, ParameterFact, RouteFact, Shows};
 use crate::model::{RouteKind, Style, Via};
+use crate::recover::code;
 use crate::recover::react_native::components::{Shown, holds_navigator, path, screen};
 use crate::recover::react_native::element::key_of;
 use crate::recover::react_native::list_types::{of_component, of_hooks, of_list};
-use crate::recover::{At, ContainerKey, Facts, ParameterFact, RouteFact, Shows, code};
 use crate::values::{Expr, Ref, Values};
 
 /// A screen as its navigator names it.

@@ -1,12 +1,13 @@
 //! Navigators as elements: the screens inside, through groups, choices, lists and helpers.
 
 use super::routes::{Named, list, route};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Sight, StartFact};
+use crate::recover::code;
 use crate::recover::react_native::components::{Shown, component_around, shown};
 use crate::recover::react_native::element::{Element, element};
 use crate::recover::react_native::list_types::is_list;
 use crate::recover::react_native::looks_only_around;
 use crate::recover::react_native::navigators::{Part, part};
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Sight, StartFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

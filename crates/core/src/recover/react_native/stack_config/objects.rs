@@ -1,13 +1,12 @@
 //! Navigators as objects: name to component, or to an object with one.
 
+use crate::facts::{ContainerFact, ContainerKey, Facts, LinkFact, OriginFact, RouteFact, Shows, StartFact};
 use crate::model::{RouteKind, Style};
+use crate::recover::code;
 use crate::recover::react_native::components::{Shown, navigator_screen, screen, shown};
 use crate::recover::react_native::element::{element, key_of, property};
 use crate::recover::react_native::navigators::{is_older_creator, is_used};
 use crate::recover::react_native::stack_component::{links, routes, tree};
-use crate::recover::{
-    ContainerFact, ContainerKey, Facts, LinkFact, OriginFact, RouteFact, Shows, StartFact, code,
-};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

@@ -1,9 +1,10 @@
 //! What screens take out of their state: `navigation.state.params`, `getParam`.
 
+use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::react_native::navigation::{methods, navigation};
 use crate::recover::react_native::taken::taken;
-use crate::recover::{Facts, ReadFact, code};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 

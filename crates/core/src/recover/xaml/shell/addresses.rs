@@ -1,7 +1,7 @@
 //! Addresses of a shell: absolute from `//`, upward by `..`, or of a page that is registered.
 
+use crate::facts::At;
 use crate::model::Verb;
-use crate::recover::At;
 use crate::recover::xaml::uri::Pair;
 use crate::values::{Part, Shape};
 

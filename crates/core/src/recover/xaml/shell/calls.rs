@@ -2,9 +2,10 @@
 
 use super::addresses::{Address, read};
 use super::{STYLE, shells};
+use crate::facts::{ArgumentFact, At, CallFact, Facts, HostHint, Slot, TargetFact};
 use crate::model::{Form, Verb};
+use crate::recover::code;
 use crate::recover::xaml::uri::unescaped;
-use crate::recover::{ArgumentFact, At, CallFact, Facts, HostHint, Slot, TargetFact, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -12,8 +13,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let mut found: Vec<CallFact> = Vec::new();
     for (at, call) in code::calls(file, values, &["GoToAsync"]) {
         let Some(first) = call.args.first().filter(|_| is_on_shell(at, call, values)) else { continue };
-        for said in values.sites(at, first.value) {
-            let bound = |id| Expr { at: Ref { file, id }, env: said.env.clone() };
+        for said in values.sites(at, &Expr::new(at).with(first.value)) {
+            let bound = |id| said.bind(&Expr::new(Ref { file, id }));
             let place = code::callee_at(said.at, values);
             let mut fact = going(said.at, place, &bound(first.value), values, facts);
             for arg in call.args.iter().skip(1) {

@@ -1,11 +1,11 @@
 //! Items, tabs and content of a shell, as its document nests them.
 
 use super::{STYLE, receives, shells};
-use crate::model::RouteKind;
-use crate::recover::xaml::documents::{Document, element_class, held};
-use crate::recover::{
+use crate::facts::{
     At, ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, RouteKey, Shows, StartFact, TargetFact,
 };
+use crate::model::RouteKind;
+use crate::recover::xaml::documents::{Document, element_class, held};
 use crate::syntax::{Element, ElementId};
 use crate::values::Values;
 
@@ -35,13 +35,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         is_app: true,
         open_start: start.is_none(),
         starts: start.into_iter().collect(),
-        sight: crate::recover::Sight::Inside,
+        sight: crate::facts::Sight::Inside,
         ..ContainerFact::new(shells::content(&document))
     });
     facts.containers.push(ContainerFact {
         is_host: true,
         open_start: true,
-        sight: crate::recover::Sight::Inside,
+        sight: crate::facts::Sight::Inside,
         ..ContainerFact::new(shells::beside(&document))
     });
     // The flyout and the tabs lead to all of it.

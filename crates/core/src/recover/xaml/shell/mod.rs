@@ -9,8 +9,9 @@ mod registered;
 mod shells;
 
 use super::SPEAKS;
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::source::Language;
 use crate::values::Values;
 

@@ -1,9 +1,10 @@
 //! What pages are given: by attributes for properties, or all at once
 //! (learn.microsoft.com, "Pass data", "QueryPropertyAttribute", "IQueryAttributable").
 
+use crate::facts::{Facts, ParameterFact, ReadFact};
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::xaml::{only, pages, said};
-use crate::recover::{Facts, ParameterFact, ReadFact, code};
 use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 

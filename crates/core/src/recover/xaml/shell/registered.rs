@@ -1,9 +1,10 @@
 //! Pages that code registers by a name.
 
 use super::{STYLE, receives, shells};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows};
 use crate::model::RouteKind;
+use crate::recover::code;
 use crate::recover::xaml::said;
-use crate::recover::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, code};
 use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 

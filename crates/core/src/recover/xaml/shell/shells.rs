@@ -1,9 +1,9 @@
 //! The shell of an app: what its own content stands in, and what the pages registered beside it do.
 
+use crate::facts::{At, ContainerKey};
 use crate::model::Span;
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::is_kind;
-use crate::recover::{At, ContainerKey};
 use crate::source::Language;
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};

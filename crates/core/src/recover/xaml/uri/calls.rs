@@ -2,9 +2,10 @@
 
 use super::queries::split;
 use super::{STYLE, targets, typed};
+use crate::facts::{At, CallFact, Facts};
 use crate::model::Verb;
+use crate::recover::code;
 use crate::recover::xaml::documents::{Document, directive, document_of};
-use crate::recover::{At, CallFact, Facts, code};
 use crate::syntax::{Call, Id, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
@@ -19,8 +20,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         let inner = innermost(at, first.value, values);
-        for said in values.sites(at, inner) {
-            let given = Expr { at: Ref { file, id: first.value }, env: said.env.clone() };
+        for said in values.sites(at, &Expr::new(at).with(inner)) {
+            let given = said.bind(&Expr::new(Ref { file, id: first.value }));
             targets::call(Verb::Open, said.at, code::callee_at(said.at, values), &given, values, facts);
         }
     }

@@ -1,7 +1,7 @@
 //! Frames that a page holds, which are of no use unless something is shown in them.
 
+use crate::facts::{At, ContainerFact, ContainerKey, Facts};
 use crate::recover::xaml::documents::{Document, directive};
-use crate::recover::{At, ContainerFact, ContainerKey, Facts};
 use crate::values::Values;
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -1,9 +1,9 @@
 //! Elements that open an address when they are touched.
 
 use super::{STYLE, targets};
+use crate::facts::{At, CallFact, Facts};
 use crate::model::Verb;
 use crate::recover::xaml::documents::{Document, held};
-use crate::recover::{At, CallFact, Facts};
 use crate::values::{Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -19,7 +19,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             targets::held(site, at, &held, values, facts);
         } else if uri.value.starts_with('{') && !uri.value.starts_with("{}") {
             let call = CallFact { written: uri.value.clone(), ..CallFact::new(STYLE, Verb::Link, site, at) };
-            facts.calls.push(CallFact { target: crate::recover::TargetFact::Unknown, ..call });
+            facts.calls.push(CallFact { target: crate::facts::TargetFact::Unknown, ..call });
         } else {
             targets::written(site, at, text, values, facts);
         }

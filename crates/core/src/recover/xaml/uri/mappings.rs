@@ -2,10 +2,11 @@
 //! (learn.microsoft.com, "UriMapper class").
 
 use super::STYLE;
+use crate::facts::{At, Facts, MappedFact, MappedTo, ParameterFact, RouteFact, RouteKey, Shows};
 use crate::model::{RouteKind, Via};
+use crate::recover::code;
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::projects::Project;
-use crate::recover::{At, Facts, MappedFact, MappedTo, ParameterFact, RouteFact, RouteKey, Shows, code};
 use crate::values::{Expr, Ref, Values};
 
 /// A mapper that is written in code may take any address.

@@ -16,8 +16,9 @@ pub(super) use queries::{Pair, split};
 pub(super) use targets::unescaped;
 
 use super::SPEAKS;
+use crate::facts::Facts;
 use crate::model::Style;
-use crate::recover::{Facts, StyleRecoverer};
+use crate::recover::StyleRecoverer;
 use crate::source::Language;
 use crate::values::Values;
 

@@ -1,6 +1,6 @@
 //! An address taken apart: its path, and what it asks for behind a `?`.
 
-use crate::recover::{ArgumentFact, At, Slot};
+use crate::facts::{ArgumentFact, At, Slot};
 use crate::values::{Hole, Part, Shape};
 
 /// One pair of a query.

@@ -1,9 +1,10 @@
 //! What pages take out of the query, and of the object that they are given.
 
 use super::typed::WHOLE;
+use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
+use crate::recover::code;
 use crate::recover::xaml::{only, said};
-use crate::recover::{Facts, ReadFact, code};
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -71,8 +72,8 @@ fn indexed(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 /// A value by its key, at every place that really says the key.
 fn taken(at: Ref, key: Id, values: &Values<'_>) -> Vec<ReadFact> {
-    let said = values.sites(at, key).into_iter().filter_map(|said| {
-        let given = Expr { at: Ref { file: at.file, id: key }, env: said.env.clone() };
+    let said = values.sites(at, &Expr::new(at).with(key)).into_iter().filter_map(|said| {
+        let given = said.bind(&Expr::new(Ref { file: at.file, id: key }));
         let (name, literal_key) = code::key(&given, values)?;
         let place = if said.at == at { code::node_at(at, values) } else { code::callee_at(said.at, values) };
         let read = ReadFact::new(name, Via::Query, said.at, place);

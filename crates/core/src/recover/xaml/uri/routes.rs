@@ -1,10 +1,10 @@
 //! Pages as routes by their addresses, and the projects that they stand in.
 
 use super::{STYLE, mappings, starts};
+use crate::facts::{ContainerFact, Facts, RouteFact, Shows, Sight};
 use crate::model::RouteKind;
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::projects::Project;
-use crate::recover::{ContainerFact, Facts, RouteFact, Shows, Sight};
 use crate::values::Values;
 
 /// Pages are asked for once no entry of a mapper fits.

@@ -1,8 +1,8 @@
 //! What an app shows first: by its manifest, its application element, or a frame's source.
 
+use crate::facts::{At, ChosenStart, Facts, StartFact};
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::projects::Project;
-use crate::recover::{At, ChosenStart, Facts, StartFact};
 use crate::syntax::{Element, Markup};
 use crate::values::Values;
 

@@ -2,9 +2,10 @@
 
 use super::STYLE;
 use super::queries::split;
+use crate::facts::{At, CallFact, Facts, HostHint, Literal, MissingStep, TargetFact};
 use crate::model::{Form, Verb};
+use crate::recover::code;
 use crate::recover::xaml::projects::{COMPONENT, Project};
-use crate::recover::{At, CallFact, Facts, HostHint, Literal, MissingStep, TargetFact, code};
 use crate::values::{Expr, Ref, Shape, Values};
 
 /// Before the path of a resource of the app's own (learn.microsoft.com, "Pack URIs in WPF").
@@ -119,7 +120,7 @@ fn rooted(path: &Shape, file: u32, project: &Project<'_, '_>) -> Shape {
 }
 
 /// What the user typed goes into a query as it is.
-pub(in crate::recover::xaml) fn unescaped(argument: &crate::recover::ArgumentFact, at: At) -> MissingStep {
+pub(in crate::recover::xaml) fn unescaped(argument: &crate::facts::ArgumentFact, at: At) -> MissingStep {
     let value = argument.value.clone().unwrap_or_default();
     MissingStep {
         what: format!("`{value}` in the query"),

@@ -1,16 +1,15 @@
 //! Pages opened by their types, with one object for all that they are given.
 
 use super::STYLE;
+use crate::facts::{ArgumentFact, CallFact, ChosenStart, Facts, RedirectFact, Slot, StartFact, TargetFact};
 use crate::model::{Form, Verb};
+use crate::recover::code;
 use crate::recover::xaml::documents::document_of;
 use crate::recover::xaml::is_kind;
 use crate::recover::xaml::projects::Project;
 use crate::recover::xaml::said;
-use crate::recover::{
-    ArgumentFact, CallFact, ChosenStart, Facts, RedirectFact, Slot, StartFact, TargetFact, code,
-};
 use crate::syntax::{Call, Id, Kind, TypeName};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Expr, Ref, Site, Values};
 
 /// What a page gets as a whole is called this.
 pub(super) const WHOLE: &str = "arguments";
@@ -28,7 +27,7 @@ pub(super) fn recover(at: Ref, call: &Call, first: Id, values: &Values<'_>, fact
         return true;
     }
     // A wrapper takes the type as an argument.
-    let sites = values.sites(at, first);
+    let sites = values.sites(at, &Expr::new(at).with(first));
     let mut by_type = false;
     for said in sites {
         let Kind::ClassOf(ty) = values.kind(given_type(first, at, &said, values)) else { continue };
@@ -85,8 +84,8 @@ pub(super) fn kept(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 /// What a parameter stands for at a use of its function.
-fn given_type(parameter: Id, at: Ref, said: &Expr, values: &Values<'_>) -> Ref {
-    let inner = Expr { at: Ref { file: at.file, id: parameter }, env: said.env.clone() };
+fn given_type(parameter: Id, at: Ref, said: &Site, values: &Values<'_>) -> Ref {
+    let inner = said.bind(&Expr::new(Ref { file: at.file, id: parameter }));
     code::seen_through(&inner, values).at
 }
 

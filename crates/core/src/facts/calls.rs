@@ -230,6 +230,29 @@ impl ReadFact {
     }
 }
 
+/// How a result travels: keys of different channels never meet.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
+pub enum Channel {
+    /// By a key that both sides name.
+    Key,
+    /// In the saved state of an entry of the back stack.
+    SavedState,
+    /// As the answer of a finished screen, which others than the app may ask for, or give.
+    Answer,
+    /// As the value of the route that was opened.
+    OpenedRoute,
+    /// Put to what a route was given before.
+    MergedParameters,
+}
+
+impl Channel {
+    /// Whether the other side may be outside of the app.
+    #[must_use]
+    pub fn leaves_app(self) -> bool {
+        self == Self::Answer
+    }
+}
+
 /// One side of a result.
 #[derive(Debug)]
 pub struct ResultSideFact {
@@ -239,8 +262,8 @@ pub struct ResultSideFact {
     pub side: ResultSide,
     /// It is there for sure; else it only may be.
     pub sure: bool,
-    /// How it travels: keys of different channels never meet.
-    pub channel: &'static str,
+    /// How it travels.
+    pub channel: Channel,
     /// The value's type, where it is known.
     pub ty: Option<String>,
     /// Whether the key is written in place as a literal.

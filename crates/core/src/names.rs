@@ -1,4 +1,6 @@
-//! Names that are spelled alike.
+//! How names are spelled: their words, what generated code makes of them, which are alike.
+
+use heck::ToSnakeCase;
 
 /// Up to three of the names that are spelled most alike, the nearest first. The same words in another
 /// order are near as well.
@@ -6,9 +8,10 @@
 pub fn nearest<'n>(name: &str, among: impl Iterator<Item = &'n str>) -> Vec<String> {
     let plain = |s: &str| s.to_lowercase().replace(['_', '-'], "");
     let wanted = plain(name);
+    let wanted_words = sorted_words(name);
     let among: std::collections::BTreeSet<&str> = among.collect();
     let distance = |other: &str| {
-        let same_words = words(name) == words(other);
+        let same_words = wanted_words == sorted_words(other);
         if same_words { 0 } else { strsim::damerau_levenshtein(&wanted, &plain(other)) }
     };
     let mut scored: Vec<(usize, &str)> = among
@@ -23,22 +26,30 @@ pub fn nearest<'n>(name: &str, among: impl Iterator<Item = &'n str>) -> Vec<Stri
 }
 
 /// A name without the marks that generated spelling leaves out.
-pub(super) fn spelling(name: &str) -> String {
+pub(crate) fn spelling(name: &str) -> String {
     name.replace(['_', '.', '-'], "").to_lowercase()
 }
 
-/// The words of a name, whatever way it joins them, in order of the alphabet.
-fn words(name: &str) -> Vec<String> {
-    let mut words = vec![String::new()];
-    for c in name.chars() {
-        if c == '_' || c == '-' || c.is_uppercase() {
-            words.push(String::new());
-        }
-        if let (true, Some(word)) = (c.is_alphanumeric(), words.last_mut()) {
-            word.extend(c.to_lowercase());
-        }
-    }
-    words.retain(|word| !word.is_empty());
+/// The words of a name in small letters, whatever way it joins them.
+#[must_use]
+pub fn words(name: &str) -> Vec<String> {
+    name.to_snake_case().split('_').filter(|word| !word.is_empty()).map(str::to_owned).collect()
+}
+
+/// The same, in the order of the alphabet.
+fn sorted_words(name: &str) -> Vec<String> {
+    let mut words = words(name);
     words.sort_unstable();
     words
+}
+
+/// `barn://item/{id}` as a text with holes.
+pub(crate) fn without_names(pattern: &str) -> String {
+    let mut text = String::new();
+    for (i, piece) in pattern.split('{').enumerate() {
+        let rest = if i == 0 { Some(piece) } else { piece.split_once('}').map(|(_, rest)| rest) };
+        text.push_str(if i == 0 { "" } else { "{}" });
+        text.push_str(rest.unwrap_or(piece));
+    }
+    text
 }

@@ -7,7 +7,8 @@ mod screens;
 mod wiring;
 
 pub use calls::{
-    ArgumentFact, BagFact, CallFact, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact, ValueType,
+    ArgumentFact, BagFact, CallFact, Channel, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact,
+    ValueType,
 };
 pub use routes::{
     ActionFact, AddressFact, AnswerFact, ChosenStart, ContainerFact, ContainerKey, IncludeFact, LinkFact,

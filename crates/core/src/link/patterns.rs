@@ -187,17 +187,6 @@ fn fill_query(query: &[Token], pattern: &str, filled: &mut Vec<(String, String, 
     }
 }
 
-/// `barn://item/{id}` as a text with holes.
-pub(crate) fn without_names(pattern: &str) -> String {
-    let mut text = String::new();
-    for (i, piece) in pattern.split('{').enumerate() {
-        let rest = if i == 0 { Some(piece) } else { piece.split_once('}').map(|(_, rest)| rest) };
-        text.push_str(if i == 0 { "" } else { "{}" });
-        text.push_str(rest.unwrap_or(piece));
-    }
-    text
-}
-
 #[cfg(test)]
 mod tests {
     use super::*;
