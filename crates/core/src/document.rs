@@ -1,6 +1,6 @@
 //! The graph as the scan document: ids, places, order.
 
-use crate::facts::TargetFact;
+use crate::facts::{Absent, TargetFact};
 use crate::link::{Call, Graph, Route, Screen};
 use crate::model;
 use crate::model::{
@@ -173,7 +173,7 @@ fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Ro
         screen: route.screen.map(|screen| ids.screens[screen].clone()),
         parent: parent.map(|parent| ids.routes[parent].clone()),
         start: route.start,
-        entry: route.entry || route.fact.launcher || route.fact.from_outside,
+        entry: route.entry || route.fact.opened.from_outside(),
         parameters: parameters.collect(),
         deep_links: route.fact.deep_links.iter().map(|(pattern, _)| pattern.clone()).collect(),
         at: graph.place(route.fact.at),
@@ -243,7 +243,7 @@ fn reads(graph: &Graph<'_>, ids: &Ids) -> Vec<Read> {
         screens.into_iter().map(move |screen| Read {
             name: read.name.clone(),
             ty: read.fact.ty.clone(),
-            forced: read.fact.forced,
+            forced: read.fact.absent == Absent::Fails,
             screen: screen.map(|screen| ids.screens[screen].clone()),
             at: graph.place(read.fact.at),
         })

@@ -1,6 +1,6 @@
 //! Calls, reads and results, as they are recovered.
 
-use super::{At, ContainerKey, ParameterFact, RouteKey};
+use super::{Absent, At, ContainerKey, ParameterFact, RouteKey};
 use crate::model::{Form, ResultSide, Style, Verb, Via};
 use crate::values::{Ref, Shape};
 
@@ -178,14 +178,8 @@ pub struct ReadFact {
     pub name: String,
     /// The type it is taken as.
     pub ty: Option<String>,
-    /// Whether it fails when the value is absent.
-    pub forced: bool,
-    /// It is used as if it were there, though nothing fails at once where it is not.
-    pub needed: bool,
-    /// It was asked for, and is used as if it were there without a look at the answer.
-    pub unmet: bool,
-    /// It copes with an absent value: a default or a check.
-    pub tolerant: bool,
+    /// What comes of it where the value is absent.
+    pub absent: Absent,
     /// It is a property of a generated class: the class's name.
     pub generated: Option<String>,
     /// Extras of an intent rather than arguments.
@@ -209,10 +203,7 @@ impl ReadFact {
         Self {
             name,
             ty: None,
-            forced: false,
-            needed: false,
-            unmet: false,
-            tolerant: false,
+            absent: Absent::default(),
             generated: None,
             via,
             literal_key: false,

@@ -2,6 +2,7 @@
 //! linking joins them.
 
 mod calls;
+mod kinds;
 mod routes;
 mod screens;
 mod wiring;
@@ -10,6 +11,7 @@ pub use calls::{
     ArgumentFact, BagFact, CallFact, Channel, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact,
     ValueType,
 };
+pub use kinds::{Absent, Holds, Opened, Order, ShownBy, Start, Takes};
 pub use routes::{
     ActionFact, AddressFact, AnswerFact, ChosenStart, ContainerFact, ContainerKey, IncludeFact, LinkFact,
     OriginFact, Owner, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing,
@@ -90,8 +92,6 @@ facts! {
     layout_includes: (String, String),
     /// Graphs set or inflated from code.
     inflates: InflateFact,
-    /// Graphs that the manifest names for deep links.
-    manifest_graphs: String,
     /// Menus.
     menus: MenuFact,
     /// Views that show a menu.

@@ -1,6 +1,6 @@
 //! Routes and what they stand in, as they are recovered.
 
-use super::{At, TargetFact};
+use super::{At, Holds, Opened, Order, ShownBy, Start, Takes, TargetFact};
 use crate::model::{RouteKind, Style, Via};
 use crate::values::Ref;
 
@@ -31,20 +31,10 @@ pub struct RouteFact {
     pub parameters: Vec<ParameterFact>,
     /// Addresses that open it, with where each is declared.
     pub deep_links: Vec<(String, At)>,
-    /// Whether it is what the system opens first.
-    pub launcher: bool,
-    /// Whether others than the app itself may open it.
-    pub from_outside: bool,
-    /// Whether its path alone opens it.
-    pub has_address: bool,
-    /// Whether only a call that opens it makes it a route.
-    pub only_if_opened: bool,
-    /// What its screen takes out are parameters as well.
-    pub parameters_from_reads: bool,
-    /// Only those of its parameters count that some call passes.
-    pub parameters_as_passed: bool,
-    /// What is taken out of the whole declaration is all that is ever taken out.
-    pub closed: bool,
+    /// Who opens it.
+    pub opened: Opened,
+    /// How it is known what it takes.
+    pub takes: Takes,
     /// The class it is registered by, for typed routes.
     pub class: Option<Ref>,
     /// The type whose values it is registered for.
@@ -58,7 +48,7 @@ pub struct RouteFact {
     /// The route it is written under, where that is no container.
     pub parent: Option<RouteKey>,
     /// Which of several declarations that fit is asked first.
-    pub order: usize,
+    pub order: Order,
     /// The container that it shows whole.
     pub holds: Option<ContainerKey>,
     /// The arms that it stands in of choices made at run time: the choice, and which arm.
@@ -80,20 +70,15 @@ impl RouteFact {
             container: None,
             parameters: Vec::new(),
             deep_links: Vec::new(),
-            launcher: false,
-            from_outside: false,
-            has_address: false,
-            only_if_opened: false,
-            parameters_from_reads: false,
-            parameters_as_passed: false,
-            closed: false,
+            opened: Opened::default(),
+            takes: Takes::default(),
             class: None,
             registers: None,
             stands: Vec::new(),
             content: None,
             also: Vec::new(),
             parent: None,
-            order: 0,
+            order: Order::default(),
             holds: None,
             arms: Vec::new(),
             at,
@@ -171,14 +156,10 @@ pub struct ContainerFact {
     pub resource: Option<String>,
     /// What it stands in.
     pub parent: Option<ContainerKey>,
-    /// What it shows first, where it says so: several where a choice is made.
-    pub starts: Vec<StartFact>,
-    /// It shows its routes itself.
-    pub is_host: bool,
-    /// Something else has to show it.
-    pub needs_host: bool,
-    /// Its start is not known from the source.
-    pub open_start: bool,
+    /// What it shows first.
+    pub start: Start,
+    /// Who shows it.
+    pub shown_by: ShownBy,
     /// Where code shows it, for a host in code.
     pub sites: Vec<Ref>,
     /// The screen that shows it, by its full name.
@@ -189,18 +170,12 @@ pub struct ContainerFact {
     pub roots: Vec<String>,
     /// From where its routes can be named.
     pub sight: Sight,
-    /// It is the whole app's, unless a screen shows it.
-    pub is_app: bool,
     /// Nothing in it answers an unknown name: where that could be said.
     pub no_fallback: Option<At>,
     /// It stands in whatever shows its screen.
     pub stands_where_shown: bool,
-    /// More routes may be declared in it than are known.
-    pub open: bool,
-    /// Without a start that is said, the route that stands first in it is its start.
-    pub first_is_start: bool,
-    /// It is of no use with nothing in it.
-    pub must_hold: bool,
+    /// What it holds.
+    pub holds: Holds,
 }
 
 impl ContainerFact {
@@ -212,21 +187,16 @@ impl ContainerFact {
             name: None,
             resource: None,
             parent: None,
-            starts: Vec::new(),
-            is_host: false,
-            needs_host: false,
-            open_start: false,
+            start: Start::Said(Vec::new()),
+            shown_by: ShownBy::default(),
             sites: Vec::new(),
             shown_in: None,
             owner: None,
             roots: Vec::new(),
             sight: Sight::Anywhere,
-            is_app: false,
             no_fallback: None,
             stands_where_shown: false,
-            open: false,
-            first_is_start: false,
-            must_hold: false,
+            holds: Holds::default(),
         }
     }
 }

@@ -15,8 +15,6 @@ pub struct ScreenFact {
     pub path: String,
     /// What it is.
     pub kind: ScreenKind,
-    /// Its bases are those of a dialog.
-    pub dialog: bool,
     /// Its bases are those of a bottom sheet.
     pub sheet: bool,
     /// It can be nothing but a screen: a route is missed where none shows it.
@@ -27,6 +25,14 @@ pub struct ScreenFact {
     pub layouts: Vec<LayoutUse>,
     /// Its name in its declaration.
     pub at: At,
+}
+
+impl ScreenFact {
+    /// A screen that may be something else as well, shows no layout and can be shown itself.
+    #[must_use]
+    pub fn new(class: Ref, name: String, path: String, kind: ScreenKind, at: At) -> Self {
+        Self { class, name, path, kind, sheet: false, surely: false, is_base: false, layouts: Vec::new(), at }
+    }
 }
 
 /// A layout that a screen shows.

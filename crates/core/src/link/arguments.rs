@@ -3,7 +3,7 @@
 use super::graph::{Argument, Graph, Parameter, Read, Route};
 use super::owners::Owners;
 use super::targets::same;
-use crate::facts::{BagFact, Slot, TargetFact};
+use crate::facts::{Absent, BagFact, Slot, Takes, TargetFact};
 use crate::model::Via;
 use crate::values::{Ref, Values};
 
@@ -56,7 +56,7 @@ pub(super) fn name(graph: &mut Graph<'_>) {
 /// Where a route could be given anything that its screen has, it takes what it is given.
 pub(super) fn keep_passed(set_outside: &[(String, String)], graph: &mut Graph<'_>) {
     for route in 0..graph.routes.len() {
-        if !graph.routes[route].fact.parameters_as_passed {
+        if graph.routes[route].fact.takes != Takes::AsPassed {
             continue;
         }
         let name = graph.routes[route].fact.name.clone();
@@ -117,7 +117,7 @@ pub(super) fn declare_from_bags(
         }
         for route in routes {
             let this = &mut graph.routes[route];
-            if !this.fact.parameters_from_reads {
+            if !this.fact.takes.by_reads() {
                 continue;
             }
             this.whole.get_or_insert_with(|| bag.whole.clone());
@@ -145,11 +145,13 @@ pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) 
 pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
     for route in 0..graph.routes.len() {
         let fact = &graph.routes[route].fact;
-        let Some(screen) = graph.routes[route].screen.filter(|_| fact.parameters_from_reads) else {
+        let Some(screen) = graph.routes[route].screen.filter(|_| fact.takes.by_reads()) else {
             continue;
         };
         let mut parameters: Vec<Parameter> = Vec::new();
-        for read in graph.reads_of(screen).filter(|read| declares(route, read) && !read.fact.unmet) {
+        for read in
+            graph.reads_of(screen).filter(|read| declares(route, read) && read.fact.absent != Absent::Unmet)
+        {
             let read_out = Route::read(&read.name, &read.fact, graph.routes[route].fact.style);
             match parameters.iter_mut().find(|parameter| parameter.name == read.name) {
                 Some(known) => {

@@ -7,8 +7,8 @@ use crate::names::{nearest, without_names};
 use super::owners::Owners;
 use super::shadows;
 use crate::facts::{
-    ActionFact, CallFact, ChosenStart, ContainerFact, HostFact, IncludeFact, InflateFact, Owner, RouteFact,
-    Shows, Sight, StartFact, TargetFact, UsedFact,
+    ActionFact, CallFact, ChosenStart, ContainerFact, Holds, HostFact, IncludeFact, InflateFact, Opened,
+    Owner, RouteFact, ShownBy, Shows, Sight, Start, StartFact, Takes, TargetFact, UsedFact,
 };
 use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -22,14 +22,18 @@ pub(super) fn choose_starts(
 ) {
     for choice in chosen {
         if let Some(container) = containers.iter_mut().find(|container| container.key == choice.container) {
-            container.starts.push(choice.start);
+            container.start.add(choice.start);
         }
     }
-    for container in containers.iter_mut().filter(|c| c.first_is_start && c.starts.is_empty()) {
-        let own = routes.iter().filter(|route| route.container == Some(container.key));
-        let first = own.min_by_key(|route| (route.order, route.at));
-        container.starts.extend(first.map(StartFact::first));
-        container.open_start = container.starts.is_empty();
+    for container in containers {
+        let Start::FirstDeclared(said) = &container.start else { continue };
+        container.start = if said.is_empty() {
+            let own = routes.iter().filter(|route| route.container == Some(container.key));
+            let first = own.min_by_key(|route| (route.order, route.at));
+            Start::said_if_any(first.map(StartFact::first))
+        } else {
+            Start::Said(said.clone())
+        };
     }
 }
 
@@ -47,9 +51,9 @@ pub(super) fn add(
     for fact in facts {
         let parents = fact.parent.and_then(|key| by_key.get(&key).copied()).into_iter().collect();
         graph.containers.push(Container {
-            hosted: fact.is_host,
-            start_in_code: fact.open_start.then_some(None),
-            incomplete: fact.open,
+            hosted: fact.shown_by.is_host(),
+            says: fact.start.clone(),
+            incomplete: fact.holds == Holds::MayBeMore,
             fact,
             parents,
             start: None,
@@ -65,7 +69,7 @@ pub(super) fn add(
         let shown_in = fact.shown_in.as_ref().and_then(|path| by_path.get(path.as_str()).copied());
         let screens: Vec<usize> =
             fact.sites.iter().flat_map(|&site| owners.of(site)).chain(shown_in).collect();
-        graph.containers[container].is_app = fact.is_app && screens.is_empty();
+        graph.containers[container].is_app = fact.shown_by == ShownBy::App && screens.is_empty();
         screens.into_iter().for_each(|screen| graph.screens[screen].hosts.push(container));
     }
     for include in includes {
@@ -84,8 +88,9 @@ pub(super) fn add(
         let screens = owners.of(inflate.site);
         for container in inflate.graph.as_deref().map(|name| named(graph, name)).unwrap_or_default() {
             graph.containers[container].hosted = true;
-            if inflate.start.is_some() {
-                graph.containers[container].start_in_code = Some(inflate.start.clone());
+            if let Some(start) = &inflate.start {
+                let start = StartFact::new(start.clone(), graph.containers[container].fact.key.0);
+                graph.containers[container].says = Start::Perhaps(vec![start]);
             }
             screens.iter().for_each(|&screen| graph.screens[screen].hosts.push(container));
         }
@@ -165,7 +170,10 @@ fn find_unhosted(graph: &mut Graph<'_>) {
         let container = &graph.containers[i];
         if only_broken.contains(&i) {
             graph.containers[i].broken = true;
-        } else if container.parents.is_empty() && !container.hosted && container.fact.needs_host {
+        } else if container.parents.is_empty()
+            && !container.hosted
+            && container.fact.shown_by == ShownBy::Another
+        {
             let name =
                 container.fact.name.clone().or_else(|| container.fact.resource.clone()).unwrap_or_default();
             let at = container.fact.key.0;
@@ -188,7 +196,7 @@ pub(super) fn add_routes(
         graph.screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
     let declared: FxHashSet<String> = facts
         .iter()
-        .filter(|fact| !fact.only_if_opened)
+        .filter(|fact| fact.opened != Opened::OnlyIfCalled)
         .filter_map(|fact| match &fact.shows {
             Shows::Class(path, _) => Some(format!("{} {path}", fact.style)),
             _ => None,
@@ -197,7 +205,7 @@ pub(super) fn add_routes(
     let mut seen = FxHashSet::default();
     let mut facts = facts;
     facts.extend(undeclared_activities(calls, &declared, graph, values));
-    let key = |fact: &RouteFact| (!fact.launcher, fact.container.is_none());
+    let key = |fact: &RouteFact| (!fact.opened.at_launch(), fact.container.is_none());
     facts.sort_by(|a, b| (a.at, &a.name, key(a)).cmp(&(b.at, &b.name, key(b))));
     for fact in facts {
         let held = fact.holds.and_then(|key| by_key.get(&key).copied());
@@ -213,7 +221,8 @@ pub(super) fn add_routes(
             _ => None,
         };
         if let Shows::Class(path, _) = &fact.shows {
-            let elsewhere = fact.only_if_opened && declared.contains(&format!("{} {path}", fact.style));
+            let elsewhere =
+                fact.opened == Opened::OnlyIfCalled && declared.contains(&format!("{} {path}", fact.style));
             // Who opens a screen by its class says again what others said.
             if elsewhere || !seen.insert((fact.style, fact.at, fact.name.clone())) {
                 continue;
@@ -227,7 +236,8 @@ pub(super) fn add_routes(
             }
         }
         let container = fact.container.and_then(|key| by_key.get(&key).copied());
-        let entry = fact.launcher || fact.has_address || !fact.deep_links.is_empty();
+        let entry =
+            matches!(fact.opened, Opened::AtLaunch | Opened::ByAddress) || !fact.deep_links.is_empty();
         let parameters = fact.parameters.clone();
         if let (Some(inner), Some(outer)) = (held, container) {
             graph.containers[inner].parents.push(outer);
@@ -236,7 +246,7 @@ pub(super) fn add_routes(
             screen,
             container,
             group,
-            start: fact.launcher,
+            start: fact.opened.at_launch(),
             parameters,
             stacks: Vec::new(),
             registered_by: Vec::new(),
@@ -263,7 +273,7 @@ fn find_empty(graph: &mut Graph<'_>) {
     let held: FxHashSet<usize> = graph.routes.iter().filter_map(|route| route.container).collect();
     for container in 0..graph.containers.len() {
         let fact = &graph.containers[container].fact;
-        if fact.must_hold && !held.contains(&container) {
+        if fact.holds == Holds::MustHold && !held.contains(&container) {
             graph.host_problems.push(HostProblem { what: Unwired::NothingIn, at: fact.key.0 });
         }
     }
@@ -308,8 +318,8 @@ fn undeclared_activities(
         let name = screen.fact.name.clone();
         found.push(RouteFact {
             shows: Shows::Class(path, screen.fact.at),
-            only_if_opened: true,
-            parameters_from_reads: true,
+            opened: Opened::OnlyIfCalled,
+            takes: Takes::as_read_if(true),
             ..RouteFact::new(Style::ActivityIntent, RouteKind::Activity, name, screen.fact.at)
         });
     }
@@ -378,11 +388,7 @@ fn is_above(graph: &Graph<'_>, outer: usize, inner: usize) -> bool {
 fn find_starts(graph: &mut Graph<'_>) {
     for i in 0..graph.containers.len() {
         let container = &graph.containers[i];
-        let said = container.fact.starts.iter().map(|start| start.name.clone());
-        let wanted: Vec<String> = match container.start_in_code.clone().flatten() {
-            Some(chosen) => vec![chosen],
-            None => said.collect(),
-        };
+        let wanted: Vec<String> = container.says.known().iter().map(|start| start.name.clone()).collect();
         let found: Vec<usize> = wanted.iter().filter_map(|name| start_named(graph, i, name)).collect();
         graph.containers[i].start = found.first().copied();
         let is_app = graph.containers[i].is_app;
@@ -395,7 +401,7 @@ fn find_starts(graph: &mut Graph<'_>) {
         if graph.containers[i].start.is_none() {
             // Said and not there, or not said at all: reported once, there.
             let container = &mut graph.containers[i];
-            container.broken |= container.start_in_code.is_none() && !container.incomplete;
+            container.broken |= !container.says.is_open() && !container.incomplete;
         }
     }
 }
@@ -420,7 +426,8 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
     };
     let elsewhere = || {
         // A host without routes of its own shows any.
-        let bare = graph.containers[container].fact.is_host && graph.routes_in(container).next().is_none();
+        let bare = graph.containers[container].fact.shown_by.is_host()
+            && graph.routes_in(container).next().is_none();
         graph.routes_named(name).iter().copied().find(|_| bare)
     };
     // What stands in an inner container can be a start as well where names are seen from anywhere.

@@ -4,7 +4,8 @@ use super::index::Index;
 use super::stacks::Stood;
 use crate::facts::{
     ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep, Overruled,
-    ParameterFact, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, TargetFact, UsedFact,
+    ParameterFact, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, Start, Takes, TargetFact,
+    UsedFact,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;
@@ -132,8 +133,8 @@ pub struct Container {
     pub parents: Vec<usize>,
     /// Whether a view or code shows it.
     pub hosted: bool,
-    /// Whether its start is chosen in code.
-    pub start_in_code: Option<Option<String>>,
+    /// What it shows first, as far as that is said, in its declaration or in code.
+    pub says: Start,
     /// The route it shows first.
     pub start: Option<usize>,
     /// All that it may show first.
@@ -400,7 +401,7 @@ impl Route {
     /// Whether its parameters are what its screen takes out.
     #[must_use]
     pub fn declares_by_reads(&self) -> bool {
-        self.fact.parameters_from_reads && !self.fact.closed
+        self.fact.takes == Takes::AsRead { complete: false }
     }
 
     /// Whether its values travel as extras.
@@ -412,7 +413,7 @@ impl Route {
     /// A parameter made from a read. What is in a query can always be left out.
     pub(super) fn read(name: &str, fact: &ReadFact, style: Style) -> Parameter {
         let asked = fact.via == Via::Query && !style.fails_without_query();
-        let required = (fact.forced || fact.needed) && !asked;
+        let required = fact.absent.asks() && !asked;
         ParameterFact {
             name: name.to_owned(),
             ty: fact.ty.clone(),

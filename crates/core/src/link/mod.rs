@@ -68,7 +68,6 @@ pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
         hosts,
         layout_includes,
         inflates,
-        manifest_graphs: _,
         menus,
         menu_views,
         menu_setups,

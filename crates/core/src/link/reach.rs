@@ -7,7 +7,7 @@ use crate::facts::TargetFact;
 pub(super) fn mark(graph: &mut Graph<'_>) {
     let mut seeds: Vec<usize> = (0..graph.routes.len()).filter(|&route| graph.routes[route].entry).collect();
     let app = graph.containers.iter().any(|container| container.is_app && container.start.is_some());
-    graph.has_entries = app || graph.routes.iter().any(|route| route.fact.launcher);
+    graph.has_entries = app || graph.routes.iter().any(|route| route.fact.opened.at_launch());
     if !graph.has_entries {
         // Part of an app: what its hosts show first is as far out as one can see.
         let hosted = graph.containers.iter().filter(|container| container.hosted);
@@ -16,7 +16,7 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
     // A notification, a service, the app's own links: nobody's screen, so always at hand.
     let loose = graph.calls.iter().filter(|call| call.screens.is_empty());
     seeds.extend(loose.flat_map(|call| call.targets.iter().copied()));
-    seeds.extend((0..graph.routes.len()).filter(|&route| graph.routes[route].fact.from_outside));
+    seeds.extend((0..graph.routes.len()).filter(|&route| graph.routes[route].fact.opened.from_outside()));
     let anywhere = graph.redirects.iter().filter(|redirect| redirect.from.is_none());
     seeds.extend(anywhere.flat_map(|redirect| redirect.targets.iter().copied()));
     for route in from(graph, seeds) {

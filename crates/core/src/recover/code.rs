@@ -1,8 +1,8 @@
 //! What recoverers ask of code, whatever its language.
 
-use crate::facts::{ArgumentFact, At, CallFact, Literal, Slot, TargetFact};
-use crate::model::Form;
-use crate::syntax::{Call, Id, Kind, Tree};
+use crate::facts::{Absent, ArgumentFact, At, CallFact, Literal, ScreenFact, Slot, TargetFact};
+use crate::model::{Form, ScreenKind};
+use crate::syntax::{Call, Class, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Shape, Values};
 
 /// Every call in a file whose callee's last name is among these, in the order of the source.
@@ -30,6 +30,17 @@ pub(in crate::recover) fn callee_name<'p>(at: Ref, values: &Values<'p>) -> &'p s
 /// The place of a node.
 pub(in crate::recover) fn node_at(at: Ref, values: &Values<'_>) -> At {
     At { file: at.file, span: values.tree(at).span(at.id) }
+}
+
+/// The screen that a class is.
+pub(in crate::recover) fn screen(
+    at: Ref,
+    class: &Class,
+    kind: ScreenKind,
+    values: &Values<'_>,
+) -> ScreenFact {
+    let place = At { file: at.file, span: class.name_span };
+    ScreenFact::new(at, class.name.to_string(), values.program().path(at).to_owned(), kind, place)
 }
 
 /// Text that is known whole, and whether it is written in place.
@@ -116,6 +127,11 @@ pub(in crate::recover) fn is_forced(at: Ref, values: &Values<'_>) -> bool {
 fn is_forced_by_cast(tree: &Tree, of: Id) -> bool {
     let Some(parent) = tree.node(of).parent else { return false };
     tree.span(of).start == tree.span(parent).start
+}
+
+/// What comes of a read where its value is absent; with a default it copes.
+pub(in crate::recover) fn absent(at: Ref, default: bool, values: &Values<'_>) -> Absent {
+    Absent::of(is_forced(at, values), default || is_met(at, values))
 }
 
 /// Whether an absent value is met: a default, a safe call, a comparison with null.

@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::Absent;
 use crate::link::{Graph, parameters_of};
 use crate::model::Severity;
 
@@ -76,8 +77,9 @@ fn is_guessed(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let (route, this) = (&graph.routes[route], route);
     let Some(screen) = route.screen.filter(|_| route.declares_by_reads()) else { return false };
     let reads: Vec<_> = graph.reads_of(screen).filter(|read| read.name == name).collect();
-    let guessed = reads.iter().any(|read| read.fact.needed) && !reads.iter().any(|read| read.fact.forced);
-    let copes = reads.iter().any(|read| read.fact.tolerant);
+    let guessed = reads.iter().any(|read| read.fact.absent == Absent::Needed)
+        && !reads.iter().any(|read| read.fact.absent == Absent::Fails);
+    let copes = reads.iter().any(|read| read.fact.absent == Absent::Met);
     let passed = graph.calls_to(this).any(|call| call.arguments.iter().any(|argument| argument.name == name));
     guessed && (copes || !passed)
 }

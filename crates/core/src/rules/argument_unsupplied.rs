@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
+use crate::facts::{Absent, Opened};
 use crate::link::{Call, Graph, Parameter, Read};
 use crate::model::{Severity, Via};
 use crate::names::nearest;
@@ -21,7 +22,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         .reads
         .iter()
         .filter(|read| read.fact.generated.is_none() && !read.fact.from_outside && !read.fact.is_parameter)
-        .filter(|read| !read.fact.unmet)
+        .filter(|read| read.fact.absent != Absent::Unmet)
     {
         let routes: Vec<usize> =
             read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
@@ -65,7 +66,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 fn is_optional(read: &Read) -> bool {
-    read.fact.tolerant || !(read.fact.forced || read.fact.needed)
+    !read.fact.absent.asks()
 }
 
 /// Whether a route says nothing of what it takes, in a style whose callers pass what they like.
@@ -90,7 +91,7 @@ fn is_lost(graph: &Graph<'_>, route: usize) -> bool {
 fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let fact = &graph.routes[route];
     // Of a path only its own parameters are declared: what the query holds, its screen only asks for.
-    let asked = |parameter: &Parameter| fact.fact.has_address && parameter.via == Via::Query;
+    let asked = |parameter: &Parameter| fact.fact.opened == Opened::ByAddress && parameter.via == Via::Query;
     let declared = !fact.declares_by_reads() && fact.parameter(name).is_some_and(|p| !asked(p));
     let given =
         fact.fact.parameters.iter().any(|parameter| parameter.name == name && parameter.default.is_some());
@@ -103,7 +104,7 @@ fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
     let handed = graph.calls.iter().filter(back).flat_map(|call| &call.arguments);
     let by_back = handed.into_iter().any(|argument| argument.name == name);
     // What others open may bring anything.
-    by_back || declared || given || linked || by_call || fact.fact.from_outside || fact.fact.launcher
+    by_back || declared || given || linked || by_call || fact.fact.opened.from_outside()
 }
 
 #[cfg(test)]

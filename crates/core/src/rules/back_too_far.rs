@@ -42,7 +42,7 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
             route.fact.kind == RouteKind::Tab && route.container.is_some_and(|c| graph.containers[c].is_app);
         // Where code answers an address, its calls say how deep that leads.
         let address = !route.fact.deep_links.is_empty() && !route.fact.style.answers_in_code();
-        if (route.start && outermost) || tab || route.fact.launcher || address {
+        if (route.start && outermost) || tab || route.fact.opened.at_launch() || address {
             todo.push_back((i, 0));
         }
     }

@@ -64,7 +64,7 @@ fn starts(graph: &Graph<'_>, sink: &mut Sink) {
     for container in
         graph.containers.iter().filter(|container| container.start.is_some() && !container.broken)
     {
-        for start in container.fact.starts.iter().filter(|start| start.literal) {
+        for start in container.fact.start.known().iter().filter(|start| start.literal) {
             let mut report =
                 Report::new(start.at, &start.name, format!("the start `{}` is written in place", start.name));
             report.severity = start.checked.then_some(Severity::Note);

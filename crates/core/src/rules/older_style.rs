@@ -20,7 +20,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let older = |style: Style| style != target && style.platform() == target.platform();
     for route in graph.routes.iter().filter(|route| older(route.fact.style)) {
         // Something has to hold the screens.
-        if route.fact.launcher && route.fact.kind == RouteKind::Activity {
+        if route.fact.opened.at_launch() && route.fact.kind == RouteKind::Activity {
             continue;
         }
         let name = &route.fact.name;

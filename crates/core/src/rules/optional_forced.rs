@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::Absent;
 use crate::link::Graph;
 use crate::model::Severity;
 
@@ -17,7 +18,7 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     unmet(graph, sink);
-    for read in graph.reads.iter().filter(|read| read.fact.forced && !read.fact.tolerant) {
+    for read in graph.reads.iter().filter(|read| read.fact.absent == Absent::Fails) {
         let routes = read.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
         let declared = routes
             .filter(|&&route| !graph.routes[route].declares_by_reads())
@@ -37,7 +38,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 
 /// What was asked for and is used whatever the answer was, where some call does without it.
 fn unmet(graph: &Graph<'_>, sink: &mut Sink) {
-    for read in graph.reads.iter().filter(|read| read.fact.unmet) {
+    for read in graph.reads.iter().filter(|read| read.fact.absent == Absent::Unmet) {
         let routes = read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
         let lacks = |route: usize| {
             let mut calls = graph.calls_to(route).filter(|call| call.goes_forward() && !call.fact.open);

@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::Opened;
 use crate::link::Graph;
 use crate::model::{RouteKind, Severity, Style};
 
@@ -47,11 +48,15 @@ fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
     let this = &graph.routes[route];
     let opened = this.start
         || this.entry
-        || this.fact.from_outside
+        || this.fact.opened.from_outside()
         || graph.is_called(route)
         || graph.is_redirected_to(route)
         || this.fact.kind == RouteKind::Fallback;
-    if opened || this.fact.only_if_opened || graph.is_excused(route) || graph.is_mentioned(route) {
+    if opened
+        || this.fact.opened == Opened::OnlyIfCalled
+        || graph.is_excused(route)
+        || graph.is_mentioned(route)
+    {
         return false;
     }
     match this.fact.style {

@@ -108,7 +108,8 @@ fn lonely<'r>(result: &'r ResultSideLinked, others: &[&ResultSideLinked]) -> Opt
 
 fn from_outside(graph: &Graph<'_>, result: &ResultSideLinked) -> bool {
     let routes = result.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
-    result.fact.channel.leaves_app() && routes.into_iter().any(|&route| graph.routes[route].fact.from_outside)
+    result.fact.channel.leaves_app()
+        && routes.into_iter().any(|&route| graph.routes[route].fact.opened.from_outside())
 }
 
 #[cfg(test)]

@@ -17,12 +17,12 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for (i, container) in graph.containers.iter().enumerate() {
-        if container.start.is_some() || container.start_in_code.is_some() || container.incomplete {
+        if container.start.is_some() || container.says.is_open() || container.incomplete {
             continue;
         }
         let name =
             container.fact.name.as_deref().or(container.fact.resource.as_deref()).unwrap_or("this graph");
-        match container.fact.starts.first() {
+        match container.says.known().first() {
             Some(start) => {
                 let message = format!("`{}` is not a route of `{name}`", start.name);
                 let other = graph.routes.iter().find(|route| route.fact.name == start.name);

@@ -1,7 +1,7 @@
 //! `fragment-swap`: fragments shown by transactions, by pager adapters, by layouts, as dialogs.
 
 use super::{bundle, code};
-use crate::facts::{ArgumentFact, CallFact, Facts, MissingStep, RouteFact, Shows, TargetFact};
+use crate::facts::{ArgumentFact, CallFact, Facts, MissingStep, Opened, RouteFact, Shows, Takes, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
@@ -45,7 +45,7 @@ fn transaction(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
             at: code::callee_at(at, values),
         });
     }
-    facts.routes.push(route(shown.class, RouteKind::Screen, true, values));
+    facts.routes.push(route(shown.class, RouteKind::Screen, Opened::OnlyIfCalled, values));
     facts.calls.push(call_fact(verb, shown, at, values));
 }
 
@@ -213,7 +213,7 @@ fn is_handed_on(expr: &Expr, call: &Call, values: &Values<'_>) -> bool {
     }
 }
 
-fn route(class: Ref, kind: RouteKind, only_if_opened: bool, values: &Values<'_>) -> RouteFact {
+fn route(class: Ref, kind: RouteKind, opened: Opened, values: &Values<'_>) -> RouteFact {
     let path = values.program().path(class).to_owned();
     let declared = values.class(class);
     let span = declared.map_or_else(|| values.tree(class).span(class.id), |c| c.name_span);
@@ -221,8 +221,8 @@ fn route(class: Ref, kind: RouteKind, only_if_opened: bool, values: &Values<'_>)
     let name = declared.map(|c| c.name.to_string()).unwrap_or_default();
     RouteFact {
         shows: Shows::Class(path, at),
-        only_if_opened,
-        parameters_from_reads: true,
+        opened,
+        takes: Takes::as_read_if(true),
         ..RouteFact::new(Style::FragmentSwap, kind, name, at)
     }
 }
@@ -251,7 +251,7 @@ fn show(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let sheet = bases.iter().any(|base| base.starts_with("BottomSheet"));
     if dialog {
         let kind = if sheet { RouteKind::Sheet } else { RouteKind::Dialog };
-        facts.routes.push(route(shown.class, kind, true, values));
+        facts.routes.push(route(shown.class, kind, Opened::OnlyIfCalled, values));
         facts.calls.push(call_fact(Verb::Present, shown, at, values));
     }
 }
@@ -289,7 +289,7 @@ fn pager(file: u32, values: &Values<'_>, facts: &mut Facts) {
             if let Some(shown) =
                 tree.call(made).and_then(|_| instance(&Expr::new(Ref { file, id: made }), values))
             {
-                facts.routes.push(route(shown.class, RouteKind::Tab, false, values));
+                facts.routes.push(route(shown.class, RouteKind::Tab, Opened::Inside, values));
             }
         }
     }

@@ -1,7 +1,7 @@
 //! Fragments and activities, through the app's own bases, with the layouts they show.
 
 use super::code;
-use crate::facts::{At, Facts, LayoutUse, ScreenFact};
+use crate::facts::{Facts, LayoutUse, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
@@ -38,16 +38,11 @@ fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     }
     let has = |word: &str| bases.iter().any(|base| base.contains(word));
     Some(ScreenFact {
-        class: at,
-        name: class.name.to_string(),
-        path: values.program().path(at).to_owned(),
-        kind,
-        dialog: has("DialogFragment"),
         sheet: has("BottomSheetDialogFragment"),
         surely: true,
         is_base: class.is("abstract") || class.is("sealed"),
         layouts: layouts(at, values),
-        at: At { file: at.file, span: class.name_span },
+        ..code::screen(at, class, kind, values)
     })
 }
 

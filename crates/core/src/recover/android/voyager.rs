@@ -4,7 +4,7 @@
 use super::code;
 use crate::facts::{
     At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact, RouteFact,
-    ScreenFact, Shows, StartFact, TargetFact,
+    ScreenFact, ShownBy, Shows, Start, StartFact, TargetFact,
 };
 use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
 use crate::recover::StyleRecoverer;
@@ -92,16 +92,9 @@ fn declared(at: Ref, values: &Values<'_>, facts: &mut Facts) {
     let first = (kind == RouteKind::Tab).then(|| first_inside(at, values)).flatten();
     if first.is_none() {
         facts.screens.push(ScreenFact {
-            class: at,
-            name: class.name.to_string(),
-            path: values.program().path(at).to_owned(),
-            kind: ScreenKind::Composable,
-            dialog: false,
-            sheet: false,
             surely: true,
             is_base,
-            layouts: Vec::new(),
-            at: place,
+            ..code::screen(at, class, ScreenKind::Composable, values)
         });
     }
     if is_base {
@@ -166,8 +159,7 @@ fn uses(at: Ref, values: &Values<'_>, facts: &mut Facts) {
         let Some(parameter) = tree.parameter(id) else { continue };
         for used in values.uses_of_parameter(Ref { file: at.file, id }) {
             facts.reads.push(ReadFact {
-                forced: code::is_forced(used, values),
-                tolerant: code::is_met(used, values),
+                absent: code::absent(used, false, values),
                 ..ReadFact::of_parameter(&parameter.name, used, code::node_at(used, values))
             });
         }
@@ -190,9 +182,8 @@ fn start(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         .map(|name| StartFact::new(name, place))
         .collect();
     facts.containers.push(ContainerFact {
-        open_start: starts.is_empty(),
-        starts,
-        is_host: true,
+        start: Start::said_if_any(starts),
+        shown_by: ShownBy::Itself,
         sites: vec![at],
         ..ContainerFact::new(ContainerKey(code::callee_at(at, values)))
     });

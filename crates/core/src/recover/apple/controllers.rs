@@ -2,13 +2,12 @@
 //! it is shown (developer.apple.com, "UIViewController").
 
 use super::initialiser::{self, Taken, is_value_type, written_type};
-use super::shown::class_at;
 use super::variables::uses;
 use super::views::read_of;
 use super::{SPEAKS, is_ours};
 use crate::facts::{At, Facts, ParameterFact, ReadFact, ScreenFact};
 use crate::model::{ScreenKind, Via};
-use crate::recover::StyleRecoverer;
+use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{ClassKind, Kind, Variable};
 use crate::values::{Expr, Ref, Values};
 
@@ -35,16 +34,9 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         facts.screens.push(ScreenFact {
-            class: at,
-            name: class.name.to_string(),
-            path: values.program().path(at).to_owned(),
-            kind: ScreenKind::ViewController,
-            dialog: false,
-            sheet: false,
             surely: true,
             is_base: class.members.is_empty() && class.is("open"),
-            layouts: Vec::new(),
-            at: class_at(at, values),
+            ..code::screen(at, class, ScreenKind::ViewController, values)
         });
         let site = site_in(at, values);
         for taken in taken(at, values) {

@@ -5,7 +5,7 @@ use super::shown::{class_at, shown};
 use super::swiftui_value::{Flag, flag_calls};
 use super::variables::variable_of;
 use super::{SPEAKS, initialiser, is_ours};
-use crate::facts::{CallFact, Facts, RouteFact, RouteKey, Shows, TargetFact};
+use crate::facts::{CallFact, Facts, Opened, RouteFact, RouteKey, Shows, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Arg, Call, Kind};
@@ -96,7 +96,7 @@ fn route(class: Ref, values: &Values<'_>) -> RouteFact {
     let name = values.class(class).map(|class| class.name.to_string()).unwrap_or_default();
     RouteFact {
         shows: Shows::Class(values.program().path(class).to_owned(), at),
-        only_if_opened: true,
+        opened: Opened::OnlyIfCalled,
         parameters: initialiser::parameters(class, values),
         ..RouteFact::new(STYLE, RouteKind::Screen, name, at)
     }

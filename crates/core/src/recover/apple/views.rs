@@ -1,9 +1,8 @@
 //! SwiftUI's views, and which of what they are made with they use. Which of them are screens is known
 //! once routes are: linking keeps those. (developer.apple.com, "View".)
 
-use super::shown::class_at;
 use super::{SPEAKS, initialiser, is_ours};
-use crate::facts::{Facts, ReadFact, ScreenFact};
+use crate::facts::{Absent, Facts, ReadFact};
 use crate::model::ScreenKind;
 use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{ClassKind, Kind};
@@ -23,18 +22,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if !is_view(at, values) {
             continue;
         }
-        facts.screens.push(ScreenFact {
-            class: at,
-            name: class.name.to_string(),
-            path: values.program().path(at).to_owned(),
-            kind: ScreenKind::View,
-            dialog: false,
-            sheet: false,
-            surely: false,
-            is_base: false,
-            layouts: Vec::new(),
-            at: class_at(at, values),
-        });
+        facts.screens.push(code::screen(at, class, ScreenKind::View, values));
         for taken in initialiser::taken(at, values) {
             let site = Ref { file: at.file, id: class.members.first().copied().unwrap_or(at.id) };
             if let Some(read) = read_of(&taken, at, values) {
@@ -55,7 +43,10 @@ pub(super) fn read_of(taken: &initialiser::Taken, class: Ref, values: &Values<'_
     let forced = used.iter().copied().find(|&at| code::is_forced(at, values) && !code::is_met(at, values));
     let first = forced.or_else(|| used.first().copied())?;
     let at = code::node_at(first, values);
-    Some(ReadFact { forced: forced.is_some(), ..ReadFact::of_parameter(&taken.fact.name, first, at) })
+    Some(ReadFact {
+        absent: Absent::of(forced.is_some(), false),
+        ..ReadFact::of_parameter(&taken.fact.name, first, at)
+    })
 }
 
 /// Where a property, or an initialiser's parameter, is used. One that is only stored is used where its

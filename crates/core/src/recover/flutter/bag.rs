@@ -1,7 +1,7 @@
 //! Values taken out of what a page gets whole: a map by its keys, an object by its properties, or the
 //! value as it is.
 
-use crate::facts::{BagFact, Facts, ParameterFact, ReadFact};
+use crate::facts::{Absent, BagFact, Facts, ParameterFact, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::constructor::parameters;
@@ -73,10 +73,10 @@ impl Bag<'_> {
                     return self.whole(top, ty, values, facts);
                 }
                 let forced = code::is_forced(read, values);
-                let tolerant = code::is_met(read, values) || member.safe;
+                let met = code::is_met(read, values) || member.safe;
                 let at = code::node_at(read, values);
                 let fact = ReadFact::new(member.name.to_string(), self.via, read, at);
-                facts.reads.push(ReadFact { forced, tolerant, ..fact });
+                facts.reads.push(ReadFact { absent: Absent::of(forced, met), ..fact });
             }
             // `if (args is ItemArgs)`, `args == null`: looked at, not taken.
             Kind::Binary { op, .. } if matches!(op.as_str(), "is" | "is!" | "==" | "!=") => {}
@@ -99,8 +99,7 @@ impl Bag<'_> {
         let fact = ReadFact::new(name, self.via, index, code::node_at(index, values));
         facts.reads.push(ReadFact {
             ty: cast.map(|ty| format!("{}{}", ty.written(), if ty.nullable { "?" } else { "" })).or(text),
-            forced: is_forced(index, values) && !nullable,
-            tolerant: code::is_met(top, values),
+            absent: Absent::of(is_forced(index, values) && !nullable, code::is_met(top, values)),
             literal_key,
             ..fact
         });
@@ -118,8 +117,7 @@ impl Bag<'_> {
         }
         facts.reads.push(ReadFact {
             ty: plain.map(TypeName::written),
-            forced: ty.is_some_and(|ty| !ty.nullable),
-            tolerant: code::is_met(top, values),
+            absent: Absent::of(ty.is_some_and(|ty| !ty.nullable), code::is_met(top, values)),
             ..fact
         });
     }

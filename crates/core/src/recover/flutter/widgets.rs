@@ -2,7 +2,7 @@
 //! linking keeps those. (api.flutter.dev, `StatelessWidget`, `StatefulWidget`, `State`.)
 
 use super::SPEAKS;
-use crate::facts::{At, Facts, PartFact, ReadFact, ScreenFact};
+use crate::facts::{Facts, PartFact, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::constructor::parameters;
 use crate::recover::{StyleRecoverer, code};
@@ -39,16 +39,9 @@ fn screen(at: Ref, class: &Class, values: &Values<'_>) -> ScreenFact {
         values.expect_derived(at);
     }
     ScreenFact {
-        class: at,
-        name: class.name.to_string(),
-        path: values.program().path(at).to_owned(),
-        kind: ScreenKind::Widget,
-        dialog: false,
-        sheet: false,
         surely: class.annotations.iter().any(|note| note.name == "RoutePage"),
         is_base: class.is("abstract") || class.is("sealed"),
-        layouts: Vec::new(),
-        at: At { file: at.file, span: class.name_span },
+        ..code::screen(at, class, ScreenKind::Widget, values)
     }
 }
 

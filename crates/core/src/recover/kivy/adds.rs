@@ -4,16 +4,11 @@ use super::STYLE;
 use super::managers::{Manager, is_library_manager, manager_of};
 use super::properties::{properties, set_up};
 use super::screens::{is_manager, is_screen_name};
-use crate::facts::{At, ContainerKey, Facts, RouteFact, Shows};
+use crate::facts::{At, ContainerKey, Facts, Order, RouteFact, Shows, Takes};
 use crate::model::RouteKind;
 use crate::recover::code;
 use crate::syntax::{Call, ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
-
-/// Documents come before what code adds.
-const AFTER_DOCUMENTS: usize = 1 << 40;
-/// And what is switched to comes last.
-pub(super) const AFTER_SWITCHES: usize = 1 << 56;
 
 /// A screen that is put somewhere.
 pub(super) struct Added {
@@ -33,10 +28,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         for said in values.sites(at, &Expr::new(at).with(arg.value)) {
             let given = said.bind(&Expr::new(Ref { file, id: arg.value }));
             for (place, each) in each_of(&given, values).into_iter().enumerate() {
-                let order = AFTER_DOCUMENTS
-                    + (file as usize) * (1 << 24)
-                    + values.tree(at).span(at.id).start as usize
-                    + place;
+                let order = Order::Added(code::node_at(at, values), place);
                 facts.routes.extend(route(&added(&each, values), key, order, values));
             }
         }
@@ -80,7 +72,7 @@ fn documents(file: u32, values: &Values<'_>, facts: &mut Facts) {
         };
         let Some((key, call)) = found else { continue };
         for child in call.args.iter().filter(|arg| arg.name.is_none() && tree.call(arg.value).is_some()) {
-            let order = tree.span(child.value).start as usize;
+            let order = Order::Declared(tree.span(child.value).start as usize);
             let added = added(&Expr::new(Ref { file, id: child.value }), values);
             facts.routes.extend(route(&added, key, order, values));
         }
@@ -252,7 +244,7 @@ fn missing(made: &Expr, call: &Call, values: &Values<'_>) -> Option<(String, At)
 pub(super) fn route(
     added: &Added,
     key: ContainerKey,
-    order: usize,
+    order: Order,
     values: &Values<'_>,
 ) -> Option<RouteFact> {
     let (name, at) = added.name.clone()?;
@@ -266,7 +258,7 @@ pub(super) fn route(
         },
         container: Some(key),
         parameters: parameters.into_iter().map(super::properties::Property::parameter).collect(),
-        parameters_as_passed: true,
+        takes: Takes::AsPassed,
         order,
         ..RouteFact::new(STYLE, RouteKind::Screen, name, at)
     })

@@ -4,7 +4,7 @@
 use super::documents;
 use super::properties::set_up;
 use super::screens::{is_manager, is_manager_name, is_screen};
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, Sight, StartFact};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, Holds, ShownBy, Sight, Start, StartFact};
 use crate::recover::code;
 use crate::syntax::{Call, ClassKind, Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};
@@ -46,11 +46,9 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn declare(key: ContainerKey, starts: Vec<StartFact>, sites: Vec<Ref>, facts: &mut Facts) {
     facts.containers.push(ContainerFact {
-        starts,
-        first_is_start: true,
-        must_hold: true,
-        is_host: true,
-        is_app: true,
+        start: Start::FirstDeclared(starts),
+        holds: Holds::MustHold,
+        shown_by: ShownBy::App,
         sites,
         sight: Sight::Inside,
         ..ContainerFact::new(key)

@@ -1,7 +1,7 @@
 //! Classes that are screens, in Python or by a rule of kv, and what each uses of what others set on it.
 
 use super::properties::{Property, properties};
-use crate::facts::{At, Facts, ReadFact, ScreenFact};
+use crate::facts::{Facts, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::code;
 use crate::syntax::{ClassKind, Kind};
@@ -20,17 +20,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             values.expect_derived(at);
         }
         facts.screens.push(ScreenFact {
-            class: at,
-            name: class.name.to_string(),
-            path: values.program().path(at).to_owned(),
-            kind: ScreenKind::Widget,
-            dialog: false,
-            sheet: false,
             surely,
             // What others build on, and nobody makes, is never shown itself.
             is_base: !values.program().derived(&class.name).is_empty() && values.makes(at).is_empty(),
-            layouts: Vec::new(),
-            at: At { file, span: class.name_span },
+            ..code::screen(at, class, ScreenKind::Widget, values)
         });
         let site = class.members.first().map_or(at, |&id| Ref { file, id });
         for property in properties(at, values).into_iter().filter(|_| surely) {

@@ -1,11 +1,11 @@
 //! What switches screens: `current` set, `switch_to`, the next and the previous one.
 
 use super::STYLE;
-use super::adds::{AFTER_SWITCHES, added, route};
+use super::adds::{added, route};
 use super::arguments::passed;
 use super::managers::{Manager, manager_of, start};
 use super::screens::is_manager;
-use crate::facts::{At, CallFact, ChosenStart, Facts, HostHint, RouteKey, TargetFact};
+use crate::facts::{At, CallFact, ChosenStart, Facts, HostHint, Order, RouteKey, TargetFact};
 use crate::model::{Form, Verb};
 use crate::recover::code;
 use crate::syntax::Kind;
@@ -140,10 +140,10 @@ fn switch_to(at: Ref, given: &Expr, manager: Manager, values: &Values<'_>, facts
     };
     let made = values.tree(given.at).call(given.at.id).is_some();
     if let (Manager::Of(key), true) = (manager, made) {
-        facts.routes.extend(route(&screen, key, AFTER_SWITCHES, values));
+        facts.routes.extend(route(&screen, key, Order::Last, values));
     } else if made {
         facts.routes.extend(
-            route(&screen, crate::facts::ContainerKey(name_at), AFTER_SWITCHES, values)
+            route(&screen, crate::facts::ContainerKey(name_at), Order::Last, values)
                 .map(|route| crate::facts::RouteFact { container: None, ..route }),
         );
     }

@@ -84,21 +84,12 @@ pub(super) fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     if is_base {
         values.expect_derived(at);
     }
-    Some(ScreenFact {
-        class: at,
-        name: match name.as_str() {
-            "default" => file_name(at, values),
-            name => name.to_owned(),
-        },
-        path: path(at, values),
-        kind: ScreenKind::Component,
-        dialog: false,
-        sheet: false,
-        surely: false,
-        is_base,
-        layouts: Vec::new(),
-        at: At { file: at.file, span },
-    })
+    let name = match name.as_str() {
+        "default" => file_name(at, values),
+        name => name.to_owned(),
+    };
+    let place = At { file: at.file, span };
+    Some(ScreenFact { is_base, ..ScreenFact::new(at, name, path(at, values), ScreenKind::Component, place) })
 }
 
 /// A component's full name: its file's, and its own.
@@ -121,18 +112,9 @@ pub(super) fn navigator_screen(created: Ref, values: &Values<'_>) -> Option<Scre
         name => name,
     };
     let library = library_of(values.program().source(created.file)).unwrap_or_default();
-    Some(ScreenFact {
-        class: created,
-        path: format!("{library}.{name}"),
-        name,
-        kind: ScreenKind::Component,
-        dialog: false,
-        sheet: false,
-        surely: false,
-        is_base: false,
-        layouts: Vec::new(),
-        at: crate::recover::code::callee_at(created, values),
-    })
+    let path = format!("{library}.{name}");
+    let place = crate::recover::code::callee_at(created, values);
+    Some(ScreenFact::new(created, name, path, ScreenKind::Component, place))
 }
 
 /// What a component without a name goes by.

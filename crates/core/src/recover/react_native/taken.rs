@@ -1,6 +1,6 @@
 //! Values taken out of an object that holds what a screen was given.
 
-use crate::facts::{At, Facts, ReadFact};
+use crate::facts::{Absent, At, Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::react_native::components::{Shown, shown};
@@ -40,13 +40,12 @@ fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<
             let span = member.name_span;
             let needed =
                 is_untyped(at.file, values) && !stands_in && !member.safe && !is_asked_for(outer, values);
-            facts.reads.push(ReadFact {
-                forced: code::is_forced(outer, values),
-                needed: needed && !code::is_met(outer, values),
-                tolerant: stands_in || member.safe || code::is_met(outer, values),
-                at: At { file: at.file, span },
-                ..fact
-            });
+            let met = stands_in || member.safe || code::is_met(outer, values);
+            let absent = match Absent::of(code::is_forced(outer, values), met) {
+                Absent::Silent if needed => Absent::Needed,
+                known => known,
+            };
+            facts.reads.push(ReadFact { absent, at: At { file: at.file, span }, ..fact });
         }
         Kind::Map(_) if hand_on(at, outer, via, depth, values, facts) => {}
         // Looked at, not taken.

@@ -125,17 +125,11 @@ fn bound_in(file: u32, values: &Values<'_>) -> Vec<(Ref, Ref)> {
 
 fn screen(class: Ref, at: At, surely: bool, values: &Values<'_>) -> ScreenFact {
     let declared = values.class(class);
+    let path = values.program().path(class).to_owned();
     let name = declared.map(|class| class.name.to_string()).unwrap_or_default();
     ScreenFact {
-        class,
-        path: values.program().path(class).to_owned(),
-        kind: ScreenKind::Page,
-        dialog: false,
-        sheet: false,
         surely,
         is_base: declared.is_some_and(|c| c.is("abstract")) || !values.program().derived(&name).is_empty(),
-        name,
-        layouts: Vec::new(),
-        at,
+        ..ScreenFact::new(class, name, path, ScreenKind::Page, at)
     }
 }

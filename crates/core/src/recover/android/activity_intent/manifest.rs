@@ -1,6 +1,6 @@
 //! `AndroidManifest.xml`: activities, the launcher, deep links of intent filters.
 
-use crate::facts::{AddressFact, At, Facts, RouteFact, Shows};
+use crate::facts::{AddressFact, At, Facts, Opened, RouteFact, Shows, Takes};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::markup::{ANDROID, class_path, element_at, value_at};
 use crate::recover::android::screens::is_host_base;
@@ -31,12 +31,16 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if launcher && hosts_another(file, &path, values) {
             continue;
         }
+        let opened = match launcher {
+            true => Opened::AtLaunch,
+            false if exported || !filters.is_empty() => Opened::FromOutside,
+            false => Opened::Inside,
+        };
         facts.routes.push(RouteFact {
             shows: Shows::Class(path, value_at(file, class)),
             deep_links: filters.iter().flat_map(|&filter| links(file, markup, filter)).collect(),
-            launcher,
-            from_outside: !filters.is_empty() || exported,
-            parameters_from_reads: true,
+            opened,
+            takes: Takes::as_read_if(true),
             ..RouteFact::new(Style::ActivityIntent, RouteKind::Activity, name, element_at(file, element))
         });
     }

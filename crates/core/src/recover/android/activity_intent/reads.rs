@@ -63,10 +63,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         facts.reads.push(ReadFact {
             name,
             ty,
-            forced: !default && code::is_forced(at, values),
-            needed: false,
-            unmet: false,
-            tolerant: default || code::is_met(at, values),
+            absent: code::absent(at, default, values),
             generated: None,
             via: Via::Extra,
             literal_key,

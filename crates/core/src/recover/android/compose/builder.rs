@@ -1,7 +1,7 @@
 //! The builder: where a declaring call stands, what it shows, what it is told.
 
 use super::screens::{is_composable, path};
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, ShownBy, Shows, Start, StartFact};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::code;
 use crate::syntax::{Call, Id, Kind};
@@ -222,11 +222,13 @@ pub(super) fn container(
             Place::In(key) => Some(key),
             _ => None,
         },
-        needs_host: matches!(place, Place::Nowhere),
-        open_start: starts.is_none(),
+        shown_by: match place {
+            _ if is_host => ShownBy::Itself,
+            Place::Nowhere => ShownBy::Another,
+            _ => ShownBy::Holder,
+        },
+        start: starts.map_or(Start::OPEN, Start::Said),
         sites: is_host.then_some(declared.site.at).into_iter().collect(),
-        starts: starts.unwrap_or_default(),
-        is_host,
         ..ContainerFact::new(ContainerKey(declared.at(values)))
     });
 }

@@ -26,8 +26,7 @@ pub(super) fn entries(file: u32, values: &Values<'_>, facts: &mut Facts) {
         facts.reads.push(ReadFact {
             ty: bundle::taken_type(method).map(str::to_owned),
             literal_key,
-            tolerant: default || code::is_met(at, values),
-            forced: !default && code::is_forced(at, values),
+            absent: code::absent(at, default, values),
             ..read(at, name, values)
         });
     }
@@ -92,8 +91,7 @@ pub(super) fn routes(file: u32, values: &Values<'_>, facts: &mut Facts) {
             && is_route(&Expr::new(at).with(member.of), values)
         {
             facts.reads.push(ReadFact {
-                forced: code::is_forced(at, values),
-                tolerant: code::is_met(at, values),
+                absent: code::absent(at, false, values),
                 ..read(at, member.name.to_string(), values)
             });
         }

@@ -15,18 +15,9 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for id in tree.ids() {
         let Some(function) = tree.function(id).filter(|function| is_composable(function)) else { continue };
         let at = Ref { file, id };
-        facts.screens.push(ScreenFact {
-            class: at,
-            name: function.name.to_string(),
-            path: path(at, values),
-            kind: ScreenKind::Composable,
-            dialog: false,
-            sheet: false,
-            surely: false,
-            is_base: false,
-            layouts: Vec::new(),
-            at: At { file, span: function.name_span },
-        });
+        let place = At { file, span: function.name_span };
+        let (name, path) = (function.name.to_string(), path(at, values));
+        facts.screens.push(ScreenFact::new(at, name, path, ScreenKind::Composable, place));
     }
 }
 

@@ -2,7 +2,7 @@
 
 use crate::facts::{
     ActionFact, ContainerFact, ContainerKey, Facts, IncludeFact, Owner, ParameterFact, RouteFact, RouteKey,
-    Shows, StartFact,
+    ShownBy, Shows, Start, StartFact,
 };
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};
@@ -17,14 +17,6 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let mut reader = Reader { file, markup, values, facts };
         reader.graph(root, None, Some(resource));
     }
-}
-
-/// Graphs that the manifest turns into intent filters.
-pub(super) fn recover_manifest(file: u32, values: &Values<'_>, facts: &mut Facts) {
-    let Some(markup) = values.program().markup(file) else { return };
-    let graphs = markup.elements().filter(|(_, element)| element.name == "nav-graph");
-    let named = graphs.filter_map(|(_, element)| resource_name(&element.attribute(ANDROID, "value")?.value));
-    facts.manifest_graphs.extend(named);
 }
 
 struct Reader<'r, 'p> {
@@ -45,10 +37,10 @@ impl Reader<'_, '_> {
         });
         self.facts.containers.push(ContainerFact {
             name: name.clone(),
-            needs_host: resource.is_some(),
+            shown_by: if resource.is_some() { ShownBy::Another } else { ShownBy::Holder },
             resource,
             parent,
-            starts: start.into_iter().collect(),
+            start: Start::new(start, false),
             ..ContainerFact::new(key)
         });
         let (parameters, deep_links) = (self.parameters(at), self.deep_links(at));

@@ -38,11 +38,11 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     match resource(file, values) {
+        Some(Resource::Manifest) => {}
         Some(Resource::Navigation) => graphs::recover(file, values, facts),
         Some(Resource::Layout) => layouts::recover(file, values, facts),
         Some(Resource::Menu) => layouts::recover_menu(file, values, facts),
         Some(Resource::Other) => layouts::recover_preferences(file, values, facts),
-        Some(Resource::Manifest) => graphs::recover_manifest(file, values, facts),
         None => {
             calls::recover(file, values, facts);
             reads::recover(file, values, facts);

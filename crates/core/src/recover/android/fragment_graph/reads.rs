@@ -1,6 +1,6 @@
 //! Arguments taken out: generated args, the arguments bundle, a view model's saved state.
 
-use crate::facts::{Facts, ReadFact};
+use crate::facts::{Absent, Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::android::compose::is_entry;
 use crate::recover::android::{bundle, code};
@@ -66,8 +66,7 @@ fn is_generated_args(expr: &Expr, values: &Values<'_>) -> bool {
 
 fn read(at: Ref, name: String, values: &Values<'_>) -> ReadFact {
     ReadFact {
-        forced: code::is_forced(at, values),
-        tolerant: code::is_met(at, values),
+        absent: code::absent(at, false, values),
         ..ReadFact::new(name, Via::Argument, at, code::node_at(at, values))
     }
 }
@@ -130,13 +129,7 @@ fn from_call(at: Ref, call: &Call, values: &Values<'_>) -> Option<ReadFact> {
     let ty = bundle::taken_type(method).map(str::to_owned).or(stated);
     let default = call.args.len() > 1;
     let found = read(at, name, values);
-    Some(ReadFact {
-        ty,
-        literal_key,
-        tolerant: found.tolerant || default,
-        forced: found.forced && !default,
-        ..found
-    })
+    Some(ReadFact { ty, literal_key, absent: if default { Absent::Met } else { found.absent }, ..found })
 }
 
 /// `handle[KEY]`.

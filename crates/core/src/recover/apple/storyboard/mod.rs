@@ -9,7 +9,9 @@ use super::controllers::{parameters, site_in};
 use super::is_ours;
 use super::pages::{What, board_of, page};
 use super::scenes::{Board, Scene, SceneKind, boards, initial, tabs_of};
-use crate::facts::{ContainerFact, Facts, RedirectFact, RouteFact, Shows, Sight, StartFact, TargetFact};
+use crate::facts::{
+    ContainerFact, Facts, RedirectFact, RouteFact, ShownBy, Shows, Sight, Start, StartFact, TargetFact,
+};
 use crate::model::{RouteKind, Style};
 use crate::recover::{StyleRecoverer, code};
 use crate::source::Language;
@@ -46,13 +48,12 @@ fn declare(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts)
     let board = &boards[own];
     let first = initial(boards, own).filter(|(of, _)| *of == own).map(|(_, scene)| &board.scenes[scene]);
     let is_main = is_main(board, values);
-    let starts = first.and_then(|scene| Some(StartFact::new(scene.name()?.to_owned(), scene.at)));
+    let start = first.and_then(|scene| Some(StartFact::new(scene.name()?.to_owned(), scene.at)));
+    let open = start.is_none() && !is_main && !is_asked_for_first(board, boards, values);
     facts.containers.push(ContainerFact {
         name: Some(board.name.clone()),
-        open_start: starts.is_none() && !is_main && !is_asked_for_first(board, boards, values),
-        starts: starts.into_iter().collect(),
-        is_host: true,
-        is_app: is_main,
+        start: Start::new(start, open),
+        shown_by: ShownBy::app_if(is_main),
         sight: Sight::Inside,
         ..ContainerFact::new(board.key)
     });

@@ -3,7 +3,9 @@
 
 use super::stacks::{STYLE, around};
 use super::targets::registered;
-use crate::facts::{At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, UnplacedFact};
+use crate::facts::{
+    Absent, At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, UnplacedFact,
+};
 use crate::model::{RouteKind, Via};
 use crate::recover::apple::initialiser::{self, written_type};
 use crate::recover::apple::shown::{Shown, shown};
@@ -309,11 +311,16 @@ fn read_of_bound(
             None => {
                 let at = code::node_at(used, values);
                 let forced = code::is_forced(used, values) && !code::is_met(used, values);
-                Some(ReadFact { forced, ..ReadFact::of_parameter(name, body.at, at) })
+                Some(ReadFact {
+                    absent: Absent::of(forced, false),
+                    ..ReadFact::of_parameter(name, body.at, at)
+                })
             }
         };
         if let Some(found) = found {
-            let better = best.as_ref().is_none_or(|known| found.forced && !known.forced);
+            let better = best
+                .as_ref()
+                .is_none_or(|known| found.absent == Absent::Fails && known.absent != Absent::Fails);
             best = if better { Some(found) } else { best };
         }
     }

@@ -1,7 +1,7 @@
 //! What a scene of an app shows first: `WindowGroup { Home() }`.
 
 use super::stacks::STYLE;
-use crate::facts::{Facts, RouteFact, Shows};
+use crate::facts::{Facts, Opened, RouteFact, Shows};
 use crate::model::RouteKind;
 use crate::recover::apple::shown::shown;
 use crate::recover::code;
@@ -18,7 +18,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             let place = code::callee_at(at, values);
             facts.routes.push(RouteFact {
                 shows: Shows::Class(values.program().path(shown.class).to_owned(), place),
-                launcher: true,
+                opened: Opened::AtLaunch,
                 ..RouteFact::new(STYLE, RouteKind::Screen, name, place)
             });
         }

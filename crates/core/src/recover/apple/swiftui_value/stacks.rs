@@ -1,7 +1,7 @@
 //! Stacks: what stands in them, and what is done to their paths.
 
 use super::paths;
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, MissingStep, Sight};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, MissingStep, ShownBy, Sight, Start};
 use crate::model::Style;
 use crate::recover::apple::shown::shown;
 use crate::recover::apple::variables::{uses, variable_of, with_bindings};
@@ -24,8 +24,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let key = key_of(at, values);
         let views = shown(&whole(at, call, values), values);
         facts.containers.push(ContainerFact {
-            is_host: true,
-            open_start: true,
+            shown_by: ShownBy::Itself,
+            start: Start::OPEN,
             sites: vec![at],
             sight: Sight::AtOrAbove,
             roots: views.iter().map(|shown| values.program().path(shown.class).to_owned()).collect(),

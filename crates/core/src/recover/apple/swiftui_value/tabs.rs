@@ -4,8 +4,8 @@ use super::destinations::route;
 use super::stacks::{STYLE, place_of};
 use super::targets::case_of;
 use crate::facts::{
-    At, CallFact, ContainerFact, ContainerKey, Facts, HostHint, RedirectFact, RouteFact, RouteKey, StartFact,
-    TargetFact,
+    At, CallFact, ContainerFact, ContainerKey, Facts, HostHint, RedirectFact, RouteFact, RouteKey, ShownBy,
+    Start, StartFact, TargetFact,
 };
 use crate::model::{Form, RouteKind, Verb};
 use crate::recover::apple::shown::shown;
@@ -187,10 +187,8 @@ fn declare(at: Ref, tabs: Vec<Tab>, selection: Option<Ref>, values: &Values<'_>,
     };
     facts.containers.push(ContainerFact {
         name: None,
-        open_start: start.is_none(),
-        starts: start.into_iter().collect(),
-        is_host: true,
-        is_app: true,
+        start: Start::said_if_any(start),
+        shown_by: ShownBy::App,
         sites: vec![at],
         ..ContainerFact::new(key)
     });

@@ -6,8 +6,8 @@ use super::super::pages::{What, list_set, page, tabs_in};
 use super::super::scenes::{boards, identified, tabs_of};
 use super::{STYLE, name_of, route};
 use crate::facts::{
-    At, CallFact, ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, RouteKey, StartFact,
-    TargetFact,
+    At, CallFact, ContainerFact, ContainerKey, Facts, Opened, RedirectFact, RouteFact, RouteKey, ShownBy,
+    Start, StartFact, TargetFact,
 };
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::apple::pages::{board_of, initial_of};
@@ -60,7 +60,7 @@ fn tabs(used: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
                 facts.ways.push((values.program().path(*class).to_owned(), found.wrapped));
                 let target = TargetFact::Routes(vec![RouteKey(fact.at)]);
                 facts.redirects.push(RedirectFact { style: STYLE, from: None, target });
-                facts.routes.push(RouteFact { container: Some(key), only_if_opened: false, ..fact });
+                facts.routes.push(RouteFact { container: Some(key), opened: Opened::Inside, ..fact });
             }
             what => {
                 if let Some(target) = scene(what, values) {
@@ -72,10 +72,8 @@ fn tabs(used: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
     }
     let starts: Vec<StartFact> = first.into_iter().filter(|start| !start.name.is_empty()).collect();
     facts.containers.push(ContainerFact {
-        open_start: starts.is_empty(),
-        starts,
-        is_host: true,
-        is_app: true,
+        start: Start::said_if_any(starts),
+        shown_by: ShownBy::App,
         ..ContainerFact::new(key)
     });
 }

@@ -17,7 +17,7 @@ use super::shown::class_at;
 use super::storyboard::is_value;
 use super::{SPEAKS, is_ours};
 use crate::facts::{
-    ArgumentFact, At, CallFact, Facts, HostHint, RouteFact, RouteKey, Shows, Slot, TargetFact,
+    ArgumentFact, At, CallFact, Facts, HostHint, Opened, RouteFact, RouteKey, Shows, Slot, TargetFact,
 };
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::{StyleRecoverer, code};
@@ -214,7 +214,7 @@ fn route(class: Ref, kind: RouteKind, values: &Values<'_>) -> RouteFact {
     let at = class_at(class, values);
     RouteFact {
         shows: Shows::Class(values.program().path(class).to_owned(), at),
-        only_if_opened: true,
+        opened: Opened::OnlyIfCalled,
         parameters: match is_controller(class, values) {
             true => parameters(class, values),
             false => initialiser::parameters(class, values),

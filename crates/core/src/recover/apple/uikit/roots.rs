@@ -3,7 +3,7 @@
 use super::super::pages::{What, page};
 use super::super::scenes::boards;
 use super::{route, shows};
-use crate::facts::{At, Facts, RedirectFact, RouteFact, TargetFact};
+use crate::facts::{At, Facts, Opened, RedirectFact, RouteFact, TargetFact};
 use crate::model::{RouteKind, Style, Verb};
 use crate::recover::apple::pages::initial_of;
 use crate::recover::code;
@@ -84,7 +84,7 @@ fn start(given: &Expr, values: &Values<'_>, facts: &mut Facts) {
             // A bar of tabs is what starts, and says itself which tab is first.
             let tabs = super::super::pages::page(given, values).wrapped && is_bar(given, values);
             if !tabs {
-                facts.routes.push(RouteFact { launcher: true, only_if_opened: false, ..fact });
+                facts.routes.push(RouteFact { opened: Opened::AtLaunch, ..fact });
             }
         }
         What::Initial(name) => {

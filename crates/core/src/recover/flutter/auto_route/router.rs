@@ -2,8 +2,8 @@
 
 use super::names::{ROUTER_NOTES, page_named, route_name};
 use crate::facts::{
-    ContainerFact, ContainerKey, Facts, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight,
-    StartFact, TargetFact,
+    ContainerFact, ContainerKey, Facts, Order, ParameterFact, RedirectFact, RouteFact, RouteKey, ShownBy,
+    Shows, Sight, Start, StartFact, TargetFact,
 };
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::code;
@@ -47,10 +47,8 @@ fn router(class: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
     let starts =
         tree.routes(list, &Above { path: String::new(), container: key, route: None, tabs: false, depth: 0 });
     facts.containers.push(ContainerFact {
-        open_start: starts.is_empty(),
-        starts,
-        is_host: true,
-        is_app: true,
+        start: Start::said_if_any(starts),
+        shown_by: ShownBy::App,
         sites: values.makes(class).to_vec(),
         sight: Sight::Below,
         ..ContainerFact::new(key)
@@ -115,9 +113,8 @@ impl Tree<'_, '_> {
             shows: shown.clone().map_or(Shows::NotApplicable, |path| Shows::Class(path, place)),
             container: Some(above.container),
             parameters: page.map(|page| takes(page, values)).unwrap_or_default(),
-            closed: true,
             parent: above.route,
-            order: self.order,
+            order: Order::Declared(self.order),
             ..RouteFact::new(Style::AutoRoute, kind, name.clone(), place)
         });
         if let Some(list) = children {
@@ -141,8 +138,7 @@ impl Tree<'_, '_> {
         let starts = self.routes(list, &below);
         self.facts.containers.push(ContainerFact {
             parent: Some(above.container),
-            open_start: starts.is_empty(),
-            starts,
+            start: Start::said_if_any(starts),
             shown_in,
             owner: Some(RouteKey(owner)),
             sight: Sight::Below,
@@ -185,7 +181,7 @@ impl Tree<'_, '_> {
         self.facts.routes.push(RouteFact {
             pattern: Some(path.clone()),
             container: Some(above.container),
-            order: self.order,
+            order: Order::Declared(self.order),
             ..RouteFact::new(Style::AutoRoute, RouteKind::Redirect, path, at)
         });
         let to = joined(if to.starts_with('/') { "" } else { &above.path }, &pattern(to));

@@ -1,8 +1,8 @@
 //! The declared tree: routes in routes, shells around them, branches side by side.
 
 use crate::facts::{
-    At, ContainerFact, ContainerKey, Facts, MissingStep, ParameterFact, RedirectFact, RouteFact, RouteKey,
-    Shows, StartFact, TargetFact,
+    At, ContainerFact, ContainerKey, Facts, MissingStep, Order, ParameterFact, RedirectFact, RouteFact,
+    RouteKey, ShownBy, Shows, Start, StartFact, Takes, TargetFact,
 };
 use crate::model::{Form, RouteKind, Style, Via};
 use crate::recover::code;
@@ -46,11 +46,10 @@ fn router(at: Ref, call: &Call, routes: &Expr, values: &Values<'_>, facts: &mut 
         Some(initial) => starts(initial, values),
         None => Some(vec![StartFact::new("/".to_owned(), key.0)]),
     };
+    let unknown = open || starts.is_none();
     facts.containers.push(ContainerFact {
-        open_start: open || starts.is_none(),
-        starts: starts.unwrap_or_default(),
-        is_host: true,
-        is_app: true,
+        start: Start::new(starts.into_iter().flatten(), unknown),
+        shown_by: ShownBy::App,
         sites: vec![at],
         no_fallback: fallback.is_none().then_some(key.0),
         ..ContainerFact::new(key)
@@ -155,10 +154,10 @@ impl Tree<'_, '_> {
             at: route.at,
         });
         let starts = initial.unwrap_or_else(|| first.into_iter().collect());
+        let unknown = starts.is_empty() || self.open;
         self.facts.containers.push(ContainerFact {
             parent: Some(above.container),
-            open_start: starts.is_empty() || self.open,
-            starts,
+            start: Start::new(starts, unknown),
             ..ContainerFact::new(key)
         });
     }
@@ -191,10 +190,9 @@ impl Tree<'_, '_> {
             pattern: Some(path.clone()),
             container: Some(above.container),
             parameters: parameters.clone(),
-            parameters_from_reads: true,
-            closed: true,
+            takes: Takes::AsRead { complete: true },
             parent: above.route,
-            order: self.order,
+            order: Order::Declared(self.order),
             content: redirect.as_ref().map(|redirect| redirect.at),
             ..RouteFact::new(Style::GoRouter, kind, name.unwrap_or_else(|| path.clone()), made.at)
         };

@@ -1,7 +1,7 @@
 //! Routes that annotations declare: the class is the route, its constructor says what it takes.
 
 use super::tree::leads_on;
-use crate::facts::{Facts, ParameterFact, ReadFact, RouteFact, RouteKey, Shows};
+use crate::facts::{Facts, Order, ParameterFact, ReadFact, RouteFact, RouteKey, Shows};
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::code;
 use crate::recover::constructor::parameters;
@@ -106,7 +106,7 @@ fn route(class: Ref, path: &str, parent: Option<RouteKey>, order: usize, values:
         class: Some(class),
         content: body.map(|body| body.at),
         parent,
-        order,
+        order: Order::Declared(order),
         ..RouteFact::new(Style::GoRouter, kind, name, at)
     }
 }

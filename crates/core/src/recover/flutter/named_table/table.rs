@@ -1,7 +1,9 @@
 //! The tables of an app or of a nested navigator.
 
 use super::generator::{Generator, taken};
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, Sight, StartFact};
+use crate::facts::{
+    At, ContainerFact, ContainerKey, Facts, Order, RouteFact, ShownBy, Shows, Sight, Start, StartFact, Takes,
+};
 use crate::model::{Form, RouteKind, Style};
 use crate::recover::code;
 use crate::recover::flutter::builder::{Shown, body_of, leaves};
@@ -37,13 +39,12 @@ pub(super) struct Table<'t, 'p> {
 impl Table<'_, '_> {
     /// A route by a name, a prefix or a pattern, and what is built for it.
     pub(super) fn route(&mut self, name: String, at: At, content: &Expr) {
-        let order = self.routes.len();
+        let order = Order::Declared(self.routes.len());
         let fact = RouteFact::new(Style::NamedTable, RouteKind::Screen, name.clone(), at);
         let fact = self.shows(content, fact);
         self.routes.push(RouteFact {
             pattern: Some(name),
-            parameters_from_reads: true,
-            closed: true,
+            takes: Takes::AsRead { complete: true },
             order,
             ..fact
         });
@@ -55,7 +56,7 @@ impl Table<'_, '_> {
             return;
         }
         self.has_fallback = true;
-        let order = self.routes.len();
+        let order = Order::Declared(self.routes.len());
         let fact = RouteFact::new(Style::NamedTable, RouteKind::Fallback, "default".to_owned(), at);
         let fact = self.shows(content, fact);
         self.routes.push(RouteFact { order, ..fact });
@@ -128,33 +129,27 @@ fn holder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let initial = named(at, call, "initialRoute");
     let asked = generate.as_ref().or(map.as_ref()).map(|expr| code::node_at(expr.at, values));
     let fact = ContainerFact {
-        starts: initial.as_ref().map(|name| starts(name, values)).unwrap_or_default(),
-        is_host: true,
-        is_app: true,
+        shown_by: ShownBy::App,
         sites: vec![at],
         sight: Sight::Inside,
         no_fallback: asked.filter(|_| !table.has_fallback && !table.open),
         ..ContainerFact::new(key)
     };
     let home = named(at, call, "home").is_some();
-    facts.containers.push(with_start(fact, &table, initial.is_some() || home));
+    let said = initial.as_ref().map(|name| starts(name, values)).unwrap_or_default();
+    let first = first(&table).filter(|_| initial.is_none() && !home);
+    let starts: Vec<StartFact> = said.into_iter().chain(first).collect();
+    let start = Start::new(starts.clone(), starts.is_empty() || table.open);
+    facts.containers.push(ContainerFact { start, ..fact });
     taken(&table.handed, values, facts);
     facts.routes.extend(table.routes);
 }
 
 /// Where nothing says what comes first it is `/`, or all that there is.
-fn with_start(fact: ContainerFact, table: &Table<'_, '_>, said: bool) -> ContainerFact {
+fn first(table: &Table<'_, '_>) -> Option<StartFact> {
     let root = table.routes.iter().find(|route| route.name == "/");
     let only = table.routes.iter().find(|route| route.style == Style::PushBuilder);
-    let start = root.or(only).filter(|_| !said);
-    let start = start.map(|route| StartFact {
-        name: route.name.clone(),
-        literal: false,
-        checked: false,
-        at: route.at,
-    });
-    let starts: Vec<StartFact> = fact.starts.iter().cloned().chain(start).collect();
-    ContainerFact { open_start: starts.is_empty() || table.open, starts, ..fact }
+    root.or(only).map(StartFact::first)
 }
 
 fn starts(initial: &Expr, values: &Values<'_>) -> Vec<StartFact> {

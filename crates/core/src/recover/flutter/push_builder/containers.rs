@@ -1,7 +1,10 @@
 //! Widgets that show others of the app side by side or one on the other: tabs, pages, stacks.
 
 use super::route;
-use crate::facts::{ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, StartFact, TargetFact};
+use crate::facts::{
+    ContainerFact, ContainerKey, Facts, Opened, RedirectFact, RouteFact, ShownBy, Start, StartFact,
+    TargetFact,
+};
 use crate::model::{RouteKind, Style};
 use crate::recover::code;
 use crate::recover::flutter::builder::{Shown, leaves};
@@ -81,15 +84,14 @@ fn contains(at: Ref, shown: &[Shown], kind: RouteKind, values: &Values<'_>, fact
     let key = ContainerKey(crate::facts::At { file: at.file, span });
     let start = route(first.class, kind, values);
     facts.containers.push(ContainerFact {
-        starts: vec![StartFact::new(start.name, start.at)],
-        is_host: true,
-        is_app: true,
+        start: Start::Said(vec![StartFact::new(start.name, start.at)]),
+        shown_by: ShownBy::App,
         sites: vec![at],
         ..ContainerFact::new(key)
     });
     for shown in shown {
         let fact = route(shown.class, kind, values);
-        facts.routes.push(RouteFact { container: Some(key), only_if_opened: false, ..fact });
+        facts.routes.push(RouteFact { container: Some(key), opened: Opened::Inside, ..fact });
         // Whoever sees the container gets to all that is in it.
         let target = TargetFact::Typed(vec![shown.class]);
         facts.redirects.push(RedirectFact { style: Style::PushBuilder, from: None, target });

@@ -6,7 +6,7 @@ mod containers;
 use super::builder::{Leaves, Shown, callback, class_at, leaves};
 use super::navigator::{NavigatorCall, calls, named};
 use super::{SPEAKS, results};
-use crate::facts::{CallFact, Facts, HostHint, Literal, RouteFact, Shows, TargetFact};
+use crate::facts::{CallFact, Facts, HostHint, Literal, Opened, RouteFact, Shows, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::constructor::{arguments_of, parameters};
 use crate::recover::{StyleRecoverer, code};
@@ -92,7 +92,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 /// What the app shows first.
 fn start(shown: &Shown, values: &Values<'_>, facts: &mut Facts) {
     let route = route(shown.class, RouteKind::Screen, values);
-    facts.routes.push(RouteFact { launcher: true, only_if_opened: false, ..route });
+    facts.routes.push(RouteFact { opened: Opened::AtLaunch, ..route });
 }
 
 /// A route of a widget that something opens.
@@ -101,7 +101,7 @@ fn route(class: Ref, kind: RouteKind, values: &Values<'_>) -> RouteFact {
     let name = values.class(class).map(|c| c.name.to_string()).unwrap_or_default();
     RouteFact {
         shows: Shows::Class(values.program().path(class).to_owned(), at),
-        only_if_opened: true,
+        opened: Opened::OnlyIfCalled,
         parameters: parameters(class, values),
         class: Some(class),
         ..RouteFact::new(Style::PushBuilder, kind, name, at)

@@ -2,7 +2,10 @@
 
 use super::paths::{Role, RouteFile, parameters, pattern};
 use super::reads::HOOKS;
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, ParameterFact, RouteFact, Shows, StartFact};
+use crate::facts::{
+    At, ContainerFact, ContainerKey, Facts, Opened, ParameterFact, RouteFact, ShownBy, Shows, Start,
+    StartFact, Takes,
+};
 use crate::model::{RouteKind, Span, Style, Via};
 use crate::recover::code;
 use crate::recover::react_native::components::{Shown, path, screen, shown_by};
@@ -62,9 +65,9 @@ fn route(
         },
         container: Some(key(root)),
         parameters: taken(file, &name, at, values),
-        parameters_from_reads: !says_what_it_takes(file, values),
+        takes: Takes::as_read_if(!says_what_it_takes(file, values)),
         also: if component.is_none() { left_over(file, values) } else { Vec::new() },
-        has_address: true,
+        opened: Opened::ByAddress,
         ..RouteFact::new(Style::FileRoute, kind, name, at)
     }
 }
@@ -111,9 +114,8 @@ fn key(root: u32) -> ContainerKey {
 fn container(root: u32, facts: &mut Facts) {
     let key = key(root);
     facts.containers.push(ContainerFact {
-        starts: vec![StartFact { name: "/".to_owned(), literal: false, checked: true, at: key.0 }],
-        is_host: true,
-        is_app: true,
+        start: Start::Said(vec![StartFact { checked: true, ..StartFact::new("/".to_owned(), key.0) }]),
+        shown_by: ShownBy::App,
         ..ContainerFact::new(key)
     });
 }

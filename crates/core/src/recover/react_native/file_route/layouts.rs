@@ -2,7 +2,7 @@
 
 use super::PACKAGE;
 use super::paths::{Role, RouteFile};
-use crate::facts::{ContainerFact, ContainerKey, Facts, StartFact, UnfiledFact};
+use crate::facts::{ContainerFact, ContainerKey, Facts, ShownBy, Start, StartFact, UnfiledFact};
 use crate::recover::code;
 use crate::recover::react_native::element::{element, property};
 use crate::source::library_of;
@@ -59,8 +59,8 @@ fn start(file: u32, children: &[String], values: &Values<'_>, facts: &mut Facts)
     let Some(name) = values.plain_text(&said).filter(|name| !is_child(name, children)) else { return };
     let at = code::node_at(said.at, values);
     facts.containers.push(ContainerFact {
-        starts: vec![StartFact::new(name, at)],
-        is_host: true,
+        start: Start::Said(vec![StartFact::new(name, at)]),
+        shown_by: ShownBy::Itself,
         ..ContainerFact::new(ContainerKey(at))
     });
 }

@@ -1,7 +1,7 @@
 //! Arguments that arrive as properties of the component: declared ones, defaults, and what it takes
 //! out (react.dev, "Typechecking with PropTypes").
 
-use crate::facts::{At, Facts, ParameterFact, ReadFact};
+use crate::facts::{Absent, At, Facts, ParameterFact, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::react_native::element::{Element, key_of};
@@ -169,7 +169,7 @@ fn reads(component: Ref, values: &Values<'_>, facts: &mut Facts) {
         }
         let span = member.name_span;
         let fact = ReadFact::new(member.name.to_string(), Via::Property, at, At { file: at.file, span });
-        facts.reads.push(ReadFact { tolerant: code::is_met(at, values), ..fact });
+        facts.reads.push(ReadFact { absent: Absent::of(false, code::is_met(at, values)), ..fact });
     }
     // Handed on whole: `{...props}`.
     let whole = tree.ids().filter(|&id| around.holds(tree.span(id))).any(|id| {

@@ -1,7 +1,9 @@
 //! The tree of scenes: keys, what each shows, what it stands in.
 
 use super::{of_package, props};
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows, StartFact};
+use crate::facts::{
+    At, ContainerFact, ContainerKey, Facts, Holds, RouteFact, ShownBy, Shows, Start, StartFact, Takes,
+};
 use crate::model::{RouteKind, Style};
 use crate::recover::react_native::components::{Shown, path, screen, shown};
 use crate::recover::react_native::element::{Element, element};
@@ -127,10 +129,9 @@ fn container(
     });
     facts.containers.push(ContainerFact {
         parent,
-        starts: start.into_iter().collect(),
-        is_host: true,
-        is_app: parent.is_none(),
-        open: named().count() < scenes.len(),
+        start: Start::new(start, false),
+        shown_by: ShownBy::app_if(parent.is_none()),
+        holds: Holds::more_if(named().count() < scenes.len()),
         ..ContainerFact::new(key)
     });
 }
@@ -183,12 +184,12 @@ fn leaf(
             RouteFact {
                 shows: Shows::Class(path(own, values), at),
                 parameters: taken.parameters,
-                parameters_from_reads: !taken.declared,
+                takes: Takes::as_read_if(!taken.declared),
                 ..fact
             }
         }
         Shown::Missing => RouteFact { shows: Shows::Nothing, ..fact },
-        Shown::Navigator(_) | Shown::Unknown => RouteFact { parameters_from_reads: true, ..fact },
+        Shown::Navigator(_) | Shown::Unknown => RouteFact { takes: Takes::as_read_if(true), ..fact },
     };
     facts.routes.push(route);
 }

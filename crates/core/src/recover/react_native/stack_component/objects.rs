@@ -3,7 +3,7 @@
 use super::links;
 use super::routes::{Named, key_of_object, route};
 use super::tree::{sight, start_said};
-use crate::facts::{ContainerFact, ContainerKey, Facts, RouteFact, StartFact};
+use crate::facts::{ContainerFact, ContainerKey, Facts, Holds, RouteFact, ShownBy, Start, StartFact};
 use crate::recover::code;
 use crate::recover::react_native::components::shown;
 use crate::recover::react_native::element::{key_of, property};
@@ -47,12 +47,10 @@ fn navigator(created: Ref, object: &Expr, values: &Values<'_>, facts: &mut Facts
     let used = is_used(created, values);
     facts.containers.push(ContainerFact {
         name: variable_name(created, values),
-        starts: start.into_iter().collect(),
-        is_host: used,
-        needs_host: !used,
-        is_app: is_whole_app(created, values),
+        start: Start::new(start, false),
+        shown_by: if is_whole_app(created, values) { ShownBy::App } else { ShownBy::itself_if(used) },
         sight: sight(created.file, values),
-        open,
+        holds: Holds::more_if(open),
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);

@@ -1,6 +1,6 @@
 //! What elements and entries have in common: a name, what it shows, what it takes.
 
-use crate::facts::{At, ContainerKey, Facts, ParameterFact, RouteFact, Shows};
+use crate::facts::{At, ContainerKey, Facts, ParameterFact, RouteFact, Shows, Takes};
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::code;
 use crate::recover::react_native::components::{Shown, holds_navigator, path, screen};
@@ -78,7 +78,7 @@ pub(super) fn route(named: Named, values: &Values<'_>, facts: &mut Facts) -> Rou
         },
         container: Some(named.container),
         parameters,
-        parameters_from_reads: from_reads,
+        takes: Takes::as_read_if(from_reads),
         ..RouteFact::new(Style::StackComponent, kind, named.name, named.at)
     }
 }

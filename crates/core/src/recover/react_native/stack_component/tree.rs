@@ -1,7 +1,9 @@
 //! Navigators as elements: the screens inside, through groups, choices, lists and helpers.
 
 use super::routes::{Named, list, route};
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Sight, StartFact};
+use crate::facts::{
+    At, ContainerFact, ContainerKey, Facts, Holds, RouteFact, ShownBy, Sight, Start, StartFact,
+};
 use crate::recover::code;
 use crate::recover::react_native::components::{Shown, component_around, shown};
 use crate::recover::react_native::element::{Element, element};
@@ -65,14 +67,12 @@ fn navigator(navigator: &Element<'_>, created: Ref, values: &Values<'_>, facts: 
         name: component
             .and_then(|at| crate::recover::react_native::components::screen(at, values))
             .map(|s| s.name),
-        starts: starts(navigator, created, &routes, &children.choices, values),
-        is_host: shown,
-        needs_host: !shown,
+        start: Start::new(starts(navigator, created, &routes, &children.choices, values), false),
+        shown_by: if shown { ShownBy::App } else { ShownBy::Another },
         sites: vec![navigator.at.at],
-        is_app: shown,
         stands_where_shown: true,
         sight: sight(navigator.at.at.file, values),
-        open: children.open,
+        holds: Holds::more_if(children.open),
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);

@@ -1,6 +1,9 @@
 //! Navigators as objects: name to component, or to an object with one.
 
-use crate::facts::{ContainerFact, ContainerKey, Facts, LinkFact, OriginFact, RouteFact, Shows, StartFact};
+use crate::facts::{
+    ContainerFact, ContainerKey, Facts, Holds, LinkFact, OriginFact, RouteFact, ShownBy, Shows, Start,
+    StartFact, Takes,
+};
 use crate::model::{RouteKind, Style};
 use crate::recover::code;
 use crate::recover::react_native::components::{Shown, navigator_screen, screen, shown};
@@ -46,14 +49,13 @@ fn navigator(created: Ref, object: &Expr, options: Option<&Expr>, values: &Value
     let first = || routes.first().map(StartFact::first);
     let own = navigator_screen(created, values);
     let used = is_used(created, values);
+    let is_app = used && !stands_in_other(created, values);
     facts.containers.push(ContainerFact {
         name: own.as_ref().map(|own| own.name.clone()),
-        starts: said.or_else(first).into_iter().collect(),
-        is_host: used,
-        needs_host: !used,
-        is_app: used && !stands_in_other(created, values),
+        start: Start::new(said.or_else(first), false),
+        shown_by: if is_app { ShownBy::App } else { ShownBy::itself_if(used) },
         shown_in: own.map(|own| own.path),
-        open,
+        holds: Holds::more_if(open),
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);
@@ -115,7 +117,7 @@ fn route(
         holds,
         container: Some(container),
         parameters: given.map(|given| routes::defaults(&given, values)).unwrap_or_default(),
-        parameters_from_reads: kind != RouteKind::Group,
+        takes: Takes::as_read_if(kind != RouteKind::Group),
         content: Some(value.at).filter(|at| matches!(values.kind(*at), Kind::Map(_))),
         ..RouteFact::new(Style::StackConfig, kind, name, at)
     }

@@ -1,6 +1,6 @@
 //! What screens take out of their state: `navigation.state.params`, `getParam`.
 
-use crate::facts::{Facts, ReadFact};
+use crate::facts::{Absent, Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::react_native::navigation::{methods, navigation};
@@ -26,8 +26,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         };
         let fact = ReadFact::new(name, Via::Argument, method.at, code::callee_at(method.at, values));
-        let tolerant = method.call.args.len() > 1 || code::is_met(method.at, values);
-        facts.reads.push(ReadFact { literal_key, tolerant, ..fact });
+        let met = method.call.args.len() > 1 || code::is_met(method.at, values);
+        facts.reads.push(ReadFact { literal_key, absent: Absent::of(false, met), ..fact });
     }
 }
 

@@ -2,7 +2,8 @@
 
 use super::{STYLE, receives, shells};
 use crate::facts::{
-    At, ContainerFact, ContainerKey, Facts, RedirectFact, RouteFact, RouteKey, Shows, StartFact, TargetFact,
+    At, ContainerFact, ContainerKey, Facts, Holds, RedirectFact, RouteFact, RouteKey, ShownBy, Shows, Start,
+    StartFact, Takes, TargetFact,
 };
 use crate::model::RouteKind;
 use crate::recover::xaml::documents::{Document, element_class, held};
@@ -31,16 +32,14 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let start = routes.iter().find(|route| route.kind == RouteKind::Screen).map(StartFact::first);
     facts.containers.push(ContainerFact {
         name: document.class_name().and_then(|name| name.rsplit('.').next()).map(str::to_owned),
-        is_host: true,
-        is_app: true,
-        open_start: start.is_none(),
-        starts: start.into_iter().collect(),
+        shown_by: ShownBy::App,
+        start: Start::said_if_any(start),
         sight: crate::facts::Sight::Inside,
         ..ContainerFact::new(shells::content(&document))
     });
     facts.containers.push(ContainerFact {
-        is_host: true,
-        open_start: true,
+        shown_by: ShownBy::Itself,
+        start: Start::OPEN,
         sight: crate::facts::Sight::Inside,
         ..ContainerFact::new(shells::beside(&document))
     });
@@ -97,7 +96,7 @@ fn content(
     Some(RouteFact {
         container: Some(shells::content(document)),
         parameters: taken.declared,
-        parameters_from_reads: taken.by_reads,
+        takes: Takes::as_read_if(taken.by_reads),
         shows,
         ..RouteFact::new(STYLE, RouteKind::Screen, name, at)
     })
@@ -135,10 +134,11 @@ fn holds_nothing(id: ElementId, document: &Document<'_>) -> bool {
 
 /// A group that shows nothing, unless code fills it.
 fn empty(element: &Element, file: u32) -> ContainerFact {
+    let filled = element.attributes.iter().any(|a| a.name == "Name" || a.name == "ItemsSource");
     ContainerFact {
-        is_host: true,
-        open_start: true,
-        must_hold: !element.attributes.iter().any(|a| a.name == "Name" || a.name == "ItemsSource"),
+        shown_by: ShownBy::Itself,
+        start: Start::OPEN,
+        holds: if filled { Holds::Known } else { Holds::MustHold },
         ..ContainerFact::new(ContainerKey(At { file, span: element.span }))
     }
 }

@@ -1,7 +1,7 @@
 //! What pages are given: by attributes for properties, or all at once
 //! (learn.microsoft.com, "Pass data", "QueryPropertyAttribute", "IQueryAttributable").
 
-use crate::facts::{Facts, ParameterFact, ReadFact};
+use crate::facts::{Absent, Facts, ParameterFact, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::xaml::{only, pages, said};
@@ -146,7 +146,9 @@ fn all(function: Ref, values: &Values<'_>, facts: &mut Facts) {
             Kind::Index { of, args } if *of == used.id => {
                 let Some(key) = only(args).map(|&id| Expr::new(used).with(id)) else { continue };
                 if !said::is_asked_for(&key, values) {
-                    facts.reads.extend(taken(at, &key, values).map(|read| ReadFact { forced: true, ..read }));
+                    facts.reads.extend(
+                        taken(at, &key, values).map(|read| ReadFact { absent: Absent::Fails, ..read }),
+                    );
                 }
             }
             Kind::Member(member) if matches!(member.name.as_str(), "TryGetValue" | "ContainsKey") => {
@@ -155,7 +157,7 @@ fn all(function: Ref, values: &Values<'_>, facts: &mut Facts) {
                 let Some((call, key)) = call else { continue };
                 let site = Ref { file: function.file, id: outer };
                 let read = taken(site, &Expr::new(used).with(key), values);
-                let Some(read) = read.map(|read| ReadFact { tolerant: true, ..read }) else { continue };
+                let Some(read) = read.map(|read| ReadFact { absent: Absent::Met, ..read }) else { continue };
                 facts.reads.extend(forced_later(site, call.args.get(1).map(|arg| arg.value), &read, values));
                 facts.reads.push(read);
             }
@@ -194,5 +196,5 @@ fn forced_later(
         inside && code::is_forced(**used, values)
     })?;
     let read = ReadFact::new(read.name.clone(), Via::Query, read.site, code::node_at(*forced, values));
-    Some(ReadFact { unmet: true, ..read })
+    Some(ReadFact { absent: Absent::Unmet, ..read })
 }

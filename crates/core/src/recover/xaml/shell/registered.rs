@@ -1,7 +1,9 @@
 //! Pages that code registers by a name.
 
 use super::{STYLE, receives, shells};
-use crate::facts::{At, ContainerFact, ContainerKey, Facts, RouteFact, Shows};
+use crate::facts::{
+    At, ContainerFact, ContainerKey, Facts, Holds, Opened, RouteFact, ShownBy, Shows, Start, Takes,
+};
 use crate::model::RouteKind;
 use crate::recover::code;
 use crate::recover::xaml::said;
@@ -68,7 +70,8 @@ fn unknown(at: Ref, values: &Values<'_>) -> Option<ContainerFact> {
     let place = code::callee_at(at, values);
     shells::shell(at.file, values)?;
     let key = ContainerKey(place);
-    Some(ContainerFact { is_host: true, open_start: true, open: true, ..ContainerFact::new(key) })
+    let (shown_by, start, holds) = (ShownBy::Itself, Start::OPEN, Holds::MayBeMore);
+    Some(ContainerFact { shown_by, start, holds, ..ContainerFact::new(key) })
 }
 
 fn route(site: Ref, name: &Expr, ty: &TypeName, values: &Values<'_>) -> Option<RouteFact> {
@@ -91,7 +94,7 @@ fn declared(name: String, ty: &TypeName, at: At, site: Ref, values: &Values<'_>)
         shows: path.map_or(Shows::NotApplicable, |path| Shows::Class(path, at)),
         container: shell.map(|shell| shells::beside(&shell)),
         parameters: taken.declared,
-        parameters_from_reads: taken.by_reads,
+        takes: Takes::as_read_if(taken.by_reads),
         ..RouteFact::new(STYLE, RouteKind::Screen, name, at)
     })
 }
@@ -116,5 +119,5 @@ fn made(at: Ref, call: &Call, values: &Values<'_>) -> Option<RouteFact> {
     let shell = shells::shell(at.file, values);
     let container = shell.map(|shell| shells::content(&shell));
     // The shell shows it without a call.
-    Some(RouteFact { container, launcher: true, ..route })
+    Some(RouteFact { container, opened: Opened::AtLaunch, ..route })
 }

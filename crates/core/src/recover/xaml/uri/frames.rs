@@ -1,6 +1,6 @@
 //! Frames that a page holds, which are of no use unless something is shown in them.
 
-use crate::facts::{At, ContainerFact, ContainerKey, Facts};
+use crate::facts::{At, ContainerFact, ContainerKey, Facts, Holds, ShownBy, Start};
 use crate::recover::xaml::documents::{Document, directive};
 use crate::values::Values;
 
@@ -21,9 +21,9 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let key = ContainerKey(At { file, span: frame.span });
         facts.containers.push(ContainerFact {
             name: Some(name.to_owned()),
-            must_hold: true,
-            is_host: true,
-            open_start: true,
+            holds: Holds::MustHold,
+            shown_by: ShownBy::Itself,
+            start: Start::OPEN,
             ..ContainerFact::new(key)
         });
     }

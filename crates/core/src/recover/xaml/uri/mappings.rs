@@ -2,7 +2,7 @@
 //! (learn.microsoft.com, "UriMapper class").
 
 use super::STYLE;
-use crate::facts::{At, Facts, MappedFact, MappedTo, ParameterFact, RouteFact, RouteKey, Shows};
+use crate::facts::{At, Facts, MappedFact, MappedTo, Order, ParameterFact, RouteFact, RouteKey, Shows};
 use crate::model::{RouteKind, Via};
 use crate::recover::code;
 use crate::recover::xaml::documents::Document;
@@ -56,9 +56,8 @@ impl Entry<'_> {
             pattern: Some(self.uri.to_owned()),
             container: project.container(),
             parameters: placeholders(self.uri, self.uri_at),
-            closed: true,
             shows,
-            order: self.order,
+            order: Order::Declared(self.order),
             ..RouteFact::new(STYLE, RouteKind::Screen, self.uri.to_owned(), self.at)
         });
         if let Some(to) = to {

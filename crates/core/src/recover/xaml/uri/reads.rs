@@ -1,7 +1,7 @@
 //! What pages take out of the query, and of the object that they are given.
 
 use super::typed::WHOLE;
-use crate::facts::{Facts, ReadFact};
+use crate::facts::{Absent, Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::xaml::{only, said};
@@ -27,7 +27,7 @@ fn asked(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         };
         for read in taken(at, first.value, values) {
-            facts.reads.push(ReadFact { tolerant: true, ..read });
+            facts.reads.push(ReadFact { absent: Absent::Met, ..read });
         }
     }
 }
@@ -44,7 +44,7 @@ fn asked_of_keys(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         };
         for read in taken(at, first.value, values) {
-            facts.reads.push(ReadFact { tolerant: true, ..read });
+            facts.reads.push(ReadFact { absent: Absent::Met, ..read });
         }
     }
 }
@@ -65,7 +65,7 @@ fn indexed(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         for read in taken(here.at, *key, values) {
-            facts.reads.push(ReadFact { forced: true, ..read });
+            facts.reads.push(ReadFact { absent: Absent::Fails, ..read });
         }
     }
 }
@@ -119,7 +119,7 @@ fn whole(file: u32, values: &Values<'_>, facts: &mut Facts) {
             cast.filter(|(ty, _)| !ty.is_empty()).map_or((None, true), |(ty, safe)| (Some(ty), safe));
         // A pattern's variable takes the value once more.
         if facts.reads.iter().all(|known| known.at != read.at || known.name != WHOLE) {
-            facts.reads.push(ReadFact { ty, forced: !safe, tolerant: safe, ..read });
+            facts.reads.push(ReadFact { ty, absent: Absent::of(!safe, safe), ..read });
         }
     }
 }

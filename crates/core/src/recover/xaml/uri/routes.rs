@@ -1,14 +1,11 @@
 //! Pages as routes by their addresses, and the projects that they stand in.
 
 use super::{STYLE, mappings, starts};
-use crate::facts::{ContainerFact, Facts, RouteFact, Shows, Sight};
+use crate::facts::{ContainerFact, Facts, Holds, Order, RouteFact, ShownBy, Shows, Sight, Start, Takes};
 use crate::model::RouteKind;
 use crate::recover::xaml::documents::Document;
 use crate::recover::xaml::projects::Project;
 use crate::values::Values;
-
-/// Pages are asked for once no entry of a mapper fits.
-const AFTER_MAPPINGS: usize = 1 << 20;
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let project = Project::of(file, values);
@@ -28,11 +25,9 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 fn container(project: &Project<'_, '_>, values: &Values<'_>) -> Option<ContainerFact> {
     let key = project.container()?;
     Some(ContainerFact {
-        is_host: true,
-        is_app: project.is_app(),
-        starts: starts::of_manifest(project, values).into_iter().collect(),
-        open_start: !starts::is_said(project),
-        open: !values.program().derived(mappings::IN_CODE).is_empty(),
+        shown_by: ShownBy::app_if(project.is_app()),
+        start: Start::new(starts::of_manifest(project, values), !starts::is_said(project)),
+        holds: Holds::more_if(!values.program().derived(mappings::IN_CODE).is_empty()),
         sight: Sight::Inside,
         ..ContainerFact::new(key)
     })
@@ -46,8 +41,9 @@ fn page(document: &Document<'_>, project: &Project<'_, '_>) -> Option<RouteFact>
         pattern: Some(project.own_path(document.file)),
         shows: Shows::Class(class.to_owned(), at),
         container: project.container(),
-        parameters_from_reads: true,
-        order: AFTER_MAPPINGS,
+        takes: Takes::as_read_if(true),
+        // Asked for once no entry of a mapper fits.
+        order: Order::Last,
         ..RouteFact::new(STYLE, RouteKind::Screen, address, at)
     })
 }
