@@ -7,7 +7,7 @@
 use crate::facts::Facts;
 use crate::link::{complete, link};
 use crate::model::{Document, Skipped};
-use crate::recover::{LIBRARIES, STYLES, recover};
+use crate::recover::{LIBRARIES, STYLES, recover, ways};
 use crate::rules;
 use crate::search::Search;
 use crate::settings::{Named, Settings};
@@ -141,7 +141,7 @@ fn run(mut sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
         let program = Program::new(&sources, std::mem::take(&mut files.bodies), LIBRARIES);
         let values = Values::new(&program);
         values.prepare();
-        let mut graph = link(recover_all(&program, values), values);
+        let mut graph = link(recover_all(&program, values), values, ways);
         graph.half_read = files.half_read(&sources);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {

@@ -5,6 +5,7 @@ mod calls;
 mod kinds;
 mod routes;
 mod screens;
+mod ways;
 mod wiring;
 
 pub use calls::{
@@ -21,6 +22,10 @@ pub use screens::{LayoutUse, PartFact, ScreenFact};
 pub use wiring::{
     HandledFact, HostFact, InflateFact, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView,
     MissingStep, Overruled, PushFact, UnfiledFact, UsedFact,
+};
+
+pub use ways::{
+    Addresses, Choice, Names, Objects, Passes, Presents, Query, Sentence, Space, Unknown, Unopened, Ways,
 };
 
 use crate::model::{Place, Span};

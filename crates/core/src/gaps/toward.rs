@@ -1,6 +1,7 @@
 //! One app against the style it is moving to: what is still older, what stands in its way, and in
 //! which order to move it.
 
+use crate::facts::Objects;
 use crate::model::{
     Call, CallStatus, Document, Done, Form, Gap, GapKind, Gaps, ModuleProgress, Move, Progress, ResultSide,
     Route, RouteKind, ScreenKind, Style, Verb,
@@ -114,7 +115,9 @@ fn obstacles(document: &Document, route: &Route, style: Style) -> Vec<String> {
             "`{name}` is a window of its own{from_outside}: it has to become a screen of one first"
         ));
     }
-    for parameter in route.parameters.iter().filter(|_| !style.carries_objects()) {
+    for parameter in
+        route.parameters.iter().filter(|_| crate::recover::ways(style).objects == Objects::Written)
+    {
         if let Some(ty) = parameter.ty.as_deref().filter(|ty| is_own(ty)) {
             why.push(format!(
                 "`{name}` is handed a whole `{ty}` as `{}`: pass what identifies it, or say how it is written down",

@@ -152,7 +152,7 @@ pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
         for read in
             graph.reads_of(screen).filter(|read| declares(route, read) && read.fact.absent != Absent::Unmet)
         {
-            let read_out = Route::read(&read.name, &read.fact, graph.routes[route].fact.style);
+            let read_out = Route::read(&read.name, &read.fact, graph.ways_of(route));
             match parameters.iter_mut().find(|parameter| parameter.name == read.name) {
                 Some(known) => {
                     known.required |= read_out.required;

@@ -1,7 +1,7 @@
 //! Named things and who uses them: actions, constants that hold route text.
 
 use super::graph::{Constant, Graph};
-use crate::facts::{At, TargetFact};
+use crate::facts::{Addresses, At, Names, TargetFact};
 use crate::names::spelling;
 use crate::names::without_names;
 use crate::syntax::{ClassKind, Kind};
@@ -93,9 +93,10 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         .iter()
         .flat_map(|route| {
             let pattern = route.fact.pattern.as_deref();
-            let named = route.fact.style.names_are_text().then(|| route.fact.name.clone());
+            let ways = (graph.ways)(route.fact.style);
+            let named = (ways.names == Names::Text).then(|| route.fact.name.clone());
             // Where code compares the host of an address, the host is a name.
-            let in_code = route.fact.style.answers_in_code();
+            let in_code = ways.addresses == Addresses::InCode;
             let links = route.fact.deep_links.iter().filter(move |_| in_code);
             let hosts = links.filter_map(|(link, _)| link.split_once("://")?.1.split('/').next());
             let patterns =

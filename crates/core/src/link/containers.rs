@@ -7,8 +7,8 @@ use crate::names::{nearest, without_names};
 use super::owners::Owners;
 use super::shadows;
 use crate::facts::{
-    ActionFact, CallFact, ChosenStart, ContainerFact, Holds, HostFact, IncludeFact, InflateFact, Opened,
-    Owner, RouteFact, ShownBy, Shows, Sight, Start, StartFact, Takes, TargetFact, UsedFact,
+    ActionFact, CallFact, Choice, ChosenStart, ContainerFact, Holds, HostFact, IncludeFact, InflateFact,
+    Opened, Owner, RouteFact, ShownBy, Shows, Sight, Space, Start, StartFact, Takes, TargetFact, UsedFact,
 };
 use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -336,10 +336,10 @@ fn find_duplicates(graph: &mut Graph<'_>) {
     for i in in_order {
         let route = &graph.routes[i];
         let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
-        if route.fact.style.first_of_a_name_counts() {
-            let space = match route.fact.style.names_are_global() {
-                true => graph.roots(container).first().copied().unwrap_or(container),
-                false => container,
+        if let Choice::FirstOfAName(space) = graph.ways_of(i).choice {
+            let space = match space {
+                Space::App => graph.roots(container).first().copied().unwrap_or(container),
+                Space::Container => container,
             };
             let earlier = named.entry((space, route.fact.name.clone())).or_default();
             let winner = earlier.iter().copied().find(|&other| !exclude(&graph.routes[other], route));
@@ -409,7 +409,7 @@ fn find_starts(graph: &mut Graph<'_>) {
 /// Where a start is said by a name that is only misspelt, what is behind it is reached all the same.
 fn presumed(graph: &Graph<'_>, container: usize, wanted: &[String]) -> Vec<usize> {
     let own: Vec<usize> = graph.routes_in(container).collect();
-    let by_name = own.iter().any(|&route| graph.routes[route].fact.style.first_of_a_name_counts());
+    let by_name = own.iter().any(|&route| graph.ways_of(route).first_of_a_name_counts());
     let Some(name) = wanted.first().filter(|_| by_name) else { return Vec::new() };
     let near = nearest(name, own.iter().map(|&route| graph.routes[route].fact.name.as_str()));
     let meant = own.into_iter().find(|&route| near.first() == Some(&graph.routes[route].fact.name));
@@ -441,7 +441,7 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
         let all = graph.patterned_routes().iter().copied().filter(|_| open);
         all.filter(own).filter(within).find(fits)
     };
-    let by_path = |route: &usize| own(route) && !graph.routes[*route].fact.style.first_of_a_name_counts();
+    let by_path = |route: &usize| own(route) && !graph.ways_of(*route).first_of_a_name_counts();
     exact.or_else(|| graph.routes_in(container).filter(by_path).find(fits)).or_else(inner).or_else(elsewhere)
 }
 

@@ -3,19 +3,24 @@
 use super::index::Index;
 use super::stacks::Stood;
 use crate::facts::{
-    ActionFact, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep, Overruled,
-    ParameterFact, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact, Start, Takes, TargetFact,
-    UsedFact,
+    ActionFact, Addresses, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep,
+    Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact,
+    Start, Takes, TargetFact, UsedFact, Ways,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;
 use crate::values::Ref;
 use rustc_hash::{FxHashMap, FxHashSet};
 
+/// How a style's names work, by the style.
+pub type WaysOf = fn(Style) -> &'static Ways;
+
 /// Everything that was found, joined. Lists point into each other by index.
 #[derive(Debug)]
 pub struct Graph<'p> {
     pub(crate) sources: &'p SourceTree,
+    /// How each style's names work.
+    pub ways: WaysOf,
     /// Screens.
     pub screens: Vec<Screen>,
     /// Routes.
@@ -185,6 +190,8 @@ pub struct Action {
 /// A call and where it leads.
 #[derive(Debug)]
 pub struct Call {
+    /// How its style's names work.
+    pub ways: &'static Ways,
     /// What was recovered.
     pub fact: CallFact,
     /// Screens it belongs to.
@@ -297,9 +304,10 @@ pub struct Constant {
 }
 
 impl<'p> Graph<'p> {
-    pub(super) fn new(sources: &'p SourceTree) -> Self {
+    pub(super) fn new(sources: &'p SourceTree, ways: WaysOf) -> Self {
         Self {
             sources,
+            ways,
             screens: Vec::new(),
             routes: Vec::new(),
             containers: Vec::new(),
@@ -348,14 +356,14 @@ impl Call {
     /// Whether what it passes is looked for by name in a query.
     #[must_use]
     pub fn asks_by_query(&self) -> bool {
-        self.fact.style.fails_without_query() && self.fact.form != Form::Typed
+        self.ways.query == Query::FailsWithout && self.fact.form != Form::Typed
     }
 
     /// Whether its target is an address.
     #[must_use]
     pub fn is_address(&self) -> bool {
         matches!(self.fact.target, TargetFact::Address(_) | TargetFact::Text(_))
-            && self.fact.style != Style::NamedTable
+            && self.ways.addresses != Addresses::None
     }
 
     /// Whether the compiler sees to it that nothing required is left out.
@@ -364,7 +372,7 @@ impl Call {
         // A method for each name that is made when the app runs checks nothing.
         (self.fact.form == Form::Generated && self.fact.checked)
             || matches!(self.fact.target, TargetFact::Generated { .. } | TargetFact::Typed(_))
-            || self.fact.style.checks_arguments()
+            || self.ways.passes == Passes::Checked
     }
 
     /// How grave it is that the target is written in place.
@@ -411,8 +419,8 @@ impl Route {
     }
 
     /// A parameter made from a read. What is in a query can always be left out.
-    pub(super) fn read(name: &str, fact: &ReadFact, style: Style) -> Parameter {
-        let asked = fact.via == Via::Query && !style.fails_without_query();
+    pub(super) fn read(name: &str, fact: &ReadFact, ways: &Ways) -> Parameter {
+        let asked = fact.via == Via::Query && ways.query == Query::MayLack;
         let required = fact.absent.asks() && !asked;
         ParameterFact {
             name: name.to_owned(),

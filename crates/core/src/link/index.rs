@@ -1,7 +1,7 @@
 //! Look-ups over the graph: by name, container, class, screen and target.
 
 use super::graph::{Call, Graph, Read};
-use crate::facts::Shows;
+use crate::facts::{Choice, Shows};
 use crate::names::spelling;
 use crate::values::Ref;
 use rustc_hash::FxHashMap;
@@ -138,7 +138,7 @@ impl Graph<'_> {
 
     /// Routes that are text and asked one after the other.
     pub(super) fn patterned_in_order(&self) -> Vec<usize> {
-        let ordered = |route: &usize| self.routes[*route].fact.style.asks_in_order();
+        let ordered = |route: &usize| self.ways_of(*route).choice == Choice::InOrder;
         self.index.routes_with_patterns.iter().copied().filter(ordered).collect()
     }
 

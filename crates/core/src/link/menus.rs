@@ -40,7 +40,7 @@ pub(super) fn calls(menus: Menus, owners: &Owners<'_>, graph: &mut Graph<'_>) ->
             }
             let targets = targets(item, &tied, graph);
             if !targets.is_empty() {
-                calls.push(call(item, &tied, targets));
+                calls.push(call(item, &tied, targets, graph));
             } else if tied.strict && !answered(&item.id) {
                 let what = Unwired::EntryWithoutRoute(item.id.clone());
                 if !graph.host_problems.iter().any(|problem| problem.at == item.id_at) {
@@ -114,8 +114,9 @@ fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<usize> {
         .collect()
 }
 
-fn call(item: &MenuItem, tied: &Tied<'_>, targets: Vec<usize>) -> Call {
+fn call(item: &MenuItem, tied: &Tied<'_>, targets: Vec<usize>, graph: &Graph<'_>) -> Call {
     Call {
+        ways: graph.ways(Style::FragmentGraph),
         fact: CallFact {
             target: TargetFact::Ids(vec![item.id.clone()]),
             written: format!("@id/{}", item.id),

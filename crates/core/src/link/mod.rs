@@ -28,7 +28,7 @@ mod targets;
 
 pub use graph::{
     Action, Argument, Call, Constant, Container, Graph, Host, HostProblem, Mapped, Parameter, Read,
-    ResultSideLinked, Route, Screen, Unwired,
+    ResultSideLinked, Route, Screen, Unwired, WaysOf,
 };
 
 pub(crate) use plain_types::{differ, known as plain_type};
@@ -42,8 +42,8 @@ use rustc_hash::FxHashSet;
 
 /// Links the facts of all files. [`complete`] is to follow.
 #[must_use]
-pub fn link<'p>(facts: Facts, values: Values<'p>) -> Graph<'p> {
-    let mut graph = Graph::new(values.program().sources());
+pub fn link<'p>(facts: Facts, values: Values<'p>, ways: WaysOf) -> Graph<'p> {
+    let mut graph = Graph::new(values.program().sources(), ways);
     let Facts {
         screens,
         parts,

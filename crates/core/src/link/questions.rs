@@ -1,12 +1,24 @@
 //! Questions that several rules ask of the graph.
 
 use super::graph::{Graph, Unwired};
-use crate::facts::At;
-use crate::model::{CallStatus, Place};
+use crate::facts::{At, Ways};
+use crate::model::{CallStatus, Place, Style};
 use crate::names::nearest;
 use crate::values::Ref;
 
 impl Graph<'_> {
+    /// How a style's names work.
+    #[must_use]
+    pub fn ways(&self, style: Style) -> &'static Ways {
+        (self.ways)(style)
+    }
+
+    /// How the names of a route's style work.
+    #[must_use]
+    pub fn ways_of(&self, route: usize) -> &'static Ways {
+        (self.ways)(self.routes[route].fact.style)
+    }
+
     /// The place of a stretch of source.
     #[must_use]
     pub fn place(&self, at: At) -> Place {

@@ -4,7 +4,9 @@ use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::patterns::{Fit, TEXT, fit};
 use super::stacks::{Opened, Stood, opened};
-use crate::facts::{ArgumentFact, CallFact, HostHint, RouteKey, Sight, Slot, TargetFact, ValueType};
+use crate::facts::{
+    ArgumentFact, CallFact, Choice, HostHint, RouteKey, Sight, Slot, TargetFact, Unknown, ValueType,
+};
 use crate::model::{CallStatus, RouteKind, Style};
 use crate::names::spelling;
 use crate::values::{Ref, Shape};
@@ -86,6 +88,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) ->
         },
     });
     Call {
+        ways: graph.ways(fact.style),
         arguments: arguments.collect(),
         screens,
         targets: resolved.targets,
@@ -354,7 +357,7 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
         .flat_map(|route| &route.fact.deep_links)
         .any(|(pattern, _)| pattern.split("://").next() == Some(scheme) && !OUTSIDE.contains(&scheme));
     // A graph's controller opens nothing but its own routes; an intent may open any app.
-    if outside || (fact.style == Style::ActivityIntent && !own) {
+    if outside || (graph.ways(fact.style).unknown == Unknown::External && !own) {
         return Resolved::status(CallStatus::External);
     }
     Resolved::undeclared(&value)
@@ -420,7 +423,7 @@ fn by_text(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resol
     let Some(best) = found.iter().map(|(score, ..)| *score).max() else {
         return Resolved::undeclared(&value);
     };
-    if style.asks_in_order() {
+    if graph.ways(style).choice == Choice::InOrder {
         // The first that surely fits takes it.
         found.sort_by_key(|(_, route, fit)| (!fit.certain, graph.routes[*route].fact.order));
         let certain = found.first().is_some_and(|(.., fit)| fit.certain);

@@ -17,7 +17,7 @@ mod xaml;
 #[cfg(test)]
 pub(crate) mod testing;
 
-use crate::facts::Facts;
+use crate::facts::{Facts, Ways};
 use crate::model::Style;
 use crate::source::{Language, Resource};
 use crate::values::{Library, Values};
@@ -33,6 +33,20 @@ pub struct StyleRecoverer {
     pub words: &'static [&'static str],
     /// One file in, its facts out.
     pub recover: fn(u32, &Values<'_>, &mut Facts),
+    /// How its names work.
+    pub ways: Ways,
+}
+
+impl StyleRecoverer {
+    /// What several styles share has no names of its own.
+    const SHARED: Self =
+        Self { style: None, speaks: |_| false, words: &[], recover: |_, _, _| {}, ways: Ways::PLAIN };
+}
+
+/// How a style's names work.
+#[must_use]
+pub fn ways(style: Style) -> &'static Ways {
+    STYLES.iter().find(|room| room.style == Some(style)).map_or(&Ways::PLAIN, |room| &room.ways)
 }
 
 /// Every recoverer. Those without a style recover what several of their platform's styles share.

@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::Query;
 use crate::link::Graph;
 use crate::model::Severity;
 
@@ -20,7 +21,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let Some(screen) = route.screen else { continue };
         // Where taking out declares, only what is declared beside that can be left unread.
         let declared = match route.declares_by_reads() {
-            true if route.fact.style.fails_without_query() => &route.fact.parameters,
+            true if graph.ways(route.fact.style).query == Query::FailsWithout => &route.fact.parameters,
             true => continue,
             false => &route.parameters,
         };

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::facts::{Absent, Opened};
+use crate::facts::{Absent, Opened, Passes};
 use crate::link::{Call, Graph, Parameter, Read};
 use crate::model::{Severity, Via};
 use crate::names::nearest;
@@ -72,7 +72,7 @@ fn is_optional(read: &Read) -> bool {
 /// Whether a route says nothing of what it takes, in a style whose callers pass what they like.
 fn is_loose(graph: &Graph<'_>, route: usize) -> bool {
     let route = &graph.routes[route];
-    route.declares_by_reads() && route.fact.style.passes_loosely()
+    route.declares_by_reads() && graph.ways(route.fact.style).passes == Passes::Loosely
 }
 
 /// Whether a call passes something that nobody takes out.

@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::{Addresses, Presents};
 use crate::link::{Call, Graph};
 use crate::model::{RouteKind, Severity, Verb};
 use std::collections::VecDeque;
@@ -41,7 +42,8 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
         let tab =
             route.fact.kind == RouteKind::Tab && route.container.is_some_and(|c| graph.containers[c].is_app);
         // Where code answers an address, its calls say how deep that leads.
-        let address = !route.fact.deep_links.is_empty() && !route.fact.style.answers_in_code();
+        let address =
+            !route.fact.deep_links.is_empty() && graph.ways(route.fact.style).addresses != Addresses::InCode;
         if (route.start && outermost) || tab || route.fact.opened.at_launch() || address {
             todo.push_back((i, 0));
         }
@@ -61,7 +63,7 @@ fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
             for &target in &call.targets {
                 match call.fact.verb {
                     Verb::Reset => todo.push_front((target, call.fact.lands)),
-                    Verb::Present if call.fact.style.presents_apart() => todo.push_front((target, 0)),
+                    Verb::Present if call.ways.presents == Presents::Apart => todo.push_front((target, 0)),
                     Verb::Tab | Verb::Replace => todo.push_front((target, depth)),
                     _ => todo.push_back((target, depth + 1)),
                 }

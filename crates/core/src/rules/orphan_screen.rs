@@ -1,7 +1,7 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::Opened;
+use crate::facts::{Opened, Unopened};
 use crate::link::Graph;
-use crate::model::{RouteKind, Severity, Style};
+use crate::model::{RouteKind, Severity};
 
 pub(super) static RULE: Rule = Rule {
     name: "orphan-screen",
@@ -59,24 +59,21 @@ fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
     {
         return false;
     }
-    match this.fact.style {
-        // Shown by an adapter, or fixed in a layout.
-        Style::FragmentSwap | Style::PushBuilder => false,
-        // Another route shows the same activity: who opens it is that route's matter.
-        Style::ActivityIntent => {
+    match graph.ways_of(route).unopened {
+        Unopened::Shown => false,
+        // Another route shows the same screen: who opens it is that route's matter.
+        Unopened::ByItsScreen => {
             let screen = this.screen.map(|screen| &graph.screens[screen]);
             screen.is_some_and(|screen| screen.routes.len() == 1 && !screen.made && !screen.fact.is_base)
         }
-        _ => {
-            match this.group {
-                // A graph whose inside is entered by other ways need not be named itself.
-                Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
-                    inner.container.is_some_and(|c| graph.is_within(c, group))
-                        && (inner.entry || graph.is_called_from_outside(i, group))
-                }),
-                None => true,
-            }
-        }
+        Unopened::Orphan => match this.group {
+            // A graph whose inside is entered by other ways need not be named itself.
+            Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
+                inner.container.is_some_and(|c| graph.is_within(c, group))
+                    && (inner.entry || graph.is_called_from_outside(i, group))
+            }),
+            None => true,
+        },
     }
 }
 

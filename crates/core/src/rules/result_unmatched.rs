@@ -83,8 +83,10 @@ fn of_opened_routes(graph: &Graph<'_>, results: &[&ResultSideLinked], sink: &mut
         seen.extend(&send.routes);
         let calls: Vec<_> = send.routes.iter().flat_map(|&route| graph.calls_to(route)).collect();
         // Somebody out of sight may open it as well.
+        let platforms: Vec<Platform> =
+            send.routes.iter().map(|&route| graph.routes[route].fact.style.platform()).collect();
         let open = graph.calls.iter().any(|call| {
-            call.status == CallStatus::Dynamic && call.fact.style.platform() == Platform::Flutter
+            call.status == CallStatus::Dynamic && platforms.contains(&call.fact.style.platform())
         }) || send.routes.iter().any(|&route| graph.routes[route].entry);
         if calls.is_empty() || open || receives.iter().any(|receive| meets(receive, send)) {
             continue;

@@ -1,7 +1,7 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::{RouteFact, Shows};
+use crate::facts::Shows;
 use crate::link::Graph;
-use crate::model::{Platform, Severity};
+use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "screen-missing",
@@ -21,7 +21,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let fact = &route.fact;
         match &fact.shows {
             Shows::Nothing => {
-                sink.push(shows_nothing(fact));
+                let says = &graph.ways(fact.style).shows_nothing;
+                sink.push(Report::new(fact.at, &fact.name, says.of(&fact.name)).help(says.mend));
             }
             Shows::Absent(name, at) if !graph.is_declared(name) => {
                 let message = format!("`{}` shows `{name}`, which the source does not have", fact.name);
@@ -40,16 +41,6 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             }
             _ => {}
         }
-    }
-}
-
-fn shows_nothing(fact: &RouteFact) -> Report {
-    let name = &fact.name;
-    match fact.style.platform() {
-        Platform::Android => Report::new(fact.at, name, format!("`{name}` names no class to show"))
-            .help("Name the class with `android:name`."),
-        _ => Report::new(fact.at, name, format!("what `{name}` is to show is not in the source"))
-            .help("Name what is there now, or take the route out."),
     }
 }
 

@@ -1,15 +1,23 @@
 //! `fragment-swap`: fragments shown by transactions, by pager adapters, by layouts, as dialogs.
 
 use super::{bundle, code};
-use crate::facts::{ArgumentFact, CallFact, Facts, MissingStep, Opened, RouteFact, Shows, Takes, TargetFact};
+use crate::facts::{
+    ArgumentFact, CallFact, Facts, MissingStep, Opened, RouteFact, Shows, Takes, TargetFact, Unopened, Ways,
+};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::StyleRecoverer;
-use crate::recover::android::SPEAKS;
+use crate::recover::android::{SPEAKS, WAYS};
 use crate::syntax::{Call, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::FragmentSwap), speaks: SPEAKS, words: &["Fragment"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::FragmentSwap),
+    speaks: SPEAKS,
+    words: &["Fragment"],
+    recover,
+    ways: Ways { unopened: Unopened::Shown, ..WAYS },
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["replace", "add"]) {

@@ -4,7 +4,17 @@ mod bundle;
 mod code;
 mod markup;
 
+use crate::facts::{Sentence, Ways};
 use crate::source::Language;
+
+/// How names work in all of the platform's styles.
+const WAYS: Ways = Ways {
+    shows_nothing: Sentence {
+        says: "`{}` names no class to show",
+        mend: "Name the class with `android:name`.",
+    },
+    ..Ways::PLAIN
+};
 
 /// What Android apps are written in.
 const SPEAKS: fn(Language) -> bool =

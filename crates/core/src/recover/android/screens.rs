@@ -10,8 +10,13 @@ use crate::syntax::{ClassKind, Kind};
 use crate::values::{Expr, Ref, Values};
 use std::collections::BTreeSet;
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, speaks: SPEAKS, words: &["Fragment", "Activity"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: None,
+    speaks: SPEAKS,
+    words: &["Fragment", "Activity"],
+    recover,
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);

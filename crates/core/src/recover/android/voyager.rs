@@ -8,13 +8,19 @@ use crate::facts::{
 };
 use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
 use crate::recover::StyleRecoverer;
-use crate::recover::android::SPEAKS;
+use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::constructor::{made_with, parameters as parameters_of};
 use crate::syntax::{Call, ClassKind, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::Voyager), speaks: SPEAKS, words: &["cafe.adriel.voyager"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::Voyager),
+    speaks: SPEAKS,
+    words: &["cafe.adriel.voyager"],
+    recover,
+    ways: WAYS,
+    ..StyleRecoverer::SHARED
+};
 
 const PACKAGE: &str = "cafe.adriel.voyager";
 

@@ -14,6 +14,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: |language| matches!(language, Language::Swift | Language::PropertyList),
     words: &["URLContexts", "open url: URL", "onOpenURL", ".host"],
     recover,
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -15,8 +15,13 @@ use crate::values::{Expr, Ref, Values};
 pub(super) const CONTAINERS: &[&str] =
     &["UINavigationController", "UIPageViewController", "UISplitViewController", "UITabBarController"];
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, speaks: SPEAKS, words: &["ViewController {", "ViewController,"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: None,
+    speaks: SPEAKS,
+    words: &["ViewController {", "ViewController,"],
+    recover,
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     if !is_ours(file, values) {

@@ -15,8 +15,13 @@ pub(super) mod swiftui_view_link;
 pub(super) mod uikit;
 pub(super) mod views;
 
+use crate::facts::{Addresses, Objects, Presents, Ways};
 use crate::source::{Language, Tool};
 use crate::values::Values;
+
+/// How names work in all of the platform's styles.
+const WAYS: Ways =
+    Ways { addresses: Addresses::InCode, presents: Presents::Apart, objects: Objects::Whole, ..Ways::PLAIN };
 
 /// What these apps are written in.
 const SPEAKS: fn(Language) -> bool = |language| language == Language::Swift;

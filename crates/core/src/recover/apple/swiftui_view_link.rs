@@ -5,16 +5,23 @@ use super::shown::{class_at, shown};
 use super::swiftui_value::{Flag, flag_calls};
 use super::variables::variable_of;
 use super::{SPEAKS, initialiser, is_ours};
-use crate::facts::{CallFact, Facts, Opened, RouteFact, RouteKey, Shows, TargetFact};
+use crate::facts::{CallFact, Facts, Opened, Passes, RouteFact, RouteKey, Shows, TargetFact, Ways};
 use crate::model::{Form, RouteKind, Style, Verb};
+use crate::recover::apple::WAYS;
 use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Arg, Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
 const STYLE: Style = Style::SwiftuiViewLink;
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(STYLE), speaks: SPEAKS, words: &["NavigationLink"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(STYLE),
+    speaks: SPEAKS,
+    words: &["NavigationLink"],
+    recover,
+    ways: Ways { passes: Passes::Checked, ..WAYS },
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     if !is_ours(file, values) {

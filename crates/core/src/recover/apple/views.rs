@@ -9,7 +9,7 @@ use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, speaks: SPEAKS, words: &[], recover };
+    StyleRecoverer { style: None, speaks: SPEAKS, words: &[], recover, ..StyleRecoverer::SHARED };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     if !is_ours(file, values) {

@@ -11,6 +11,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: |language| matches!(language, Language::Xml(Resource::Manifest)),
     words: &[],
     recover,
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -15,6 +15,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     // Libraries that only hand others on have no word of their own.
     words: &["export '", "export \""],
     recover,
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -15,7 +15,7 @@ pub(super) mod library;
 #[cfg(test)]
 mod tests;
 
-use crate::facts::Facts;
+use crate::facts::{Choice, Facts, Names, Space, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
 use crate::source::Language;
@@ -44,6 +44,8 @@ pub(super) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "Builder.load",
     ],
     recover,
+    ways: Ways { names: Names::Text, choice: Choice::FirstOfAName(Space::Container), ..Ways::PLAIN },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

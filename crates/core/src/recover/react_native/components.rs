@@ -12,8 +12,13 @@ use crate::syntax::{ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 use rustc_hash::FxHashSet;
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, speaks: SPEAKS, words: &["@react-navigation/"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: None,
+    speaks: SPEAKS,
+    words: &["@react-navigation/"],
+    recover,
+    ..StyleRecoverer::SHARED
+};
 
 /// Components in components are followed this deep.
 const MAX_DEPTH: usize = 4;

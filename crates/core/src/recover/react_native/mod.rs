@@ -23,8 +23,12 @@ mod older_tests;
 #[cfg(test)]
 mod stack_component_tests;
 
+use crate::facts::{Choice, Names, Space, Ways};
 use crate::source::Language;
 use crate::values::Values;
+
+/// How names work where navigators have them.
+const WAYS: Ways = Ways { names: Names::Text, choice: Choice::FirstOfAName(Space::Container), ..Ways::PLAIN };
 
 /// What React Native apps are written in.
 const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::Script { .. });

@@ -15,9 +15,13 @@ mod uri_tests;
 pub(super) mod shell;
 pub(super) mod uri;
 
+use crate::facts::{Names, Query, Ways};
 use crate::recover::StyleRecoverer;
 use crate::source::Language;
 use crate::values::Values;
+
+/// How names work in all of the platform's styles.
+const WAYS: Ways = Ways { names: Names::Text, query: Query::FailsWithout, ending: ".xaml", ..Ways::PLAIN };
 
 /// What XAML apps are written in.
 const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::CSharp | Language::Xaml);
@@ -28,6 +32,7 @@ pub(super) const PAGES: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["Page", "UserControl", "ContentView", "AddTransient", "AddSingleton", "AddScoped"],
     recover: |file, values, facts| pages::recover(file, values, facts),
+    ..StyleRecoverer::SHARED
 };
 
 /// The only element of a list, if it has just one.

@@ -7,9 +7,9 @@ mod intent;
 mod manifest;
 mod reads;
 
-use crate::facts::Facts;
+use crate::facts::{Facts, Unknown, Unopened, Ways};
 use crate::model::Style;
-use crate::recover::android::SPEAKS;
+use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::{StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
@@ -19,6 +19,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["Intent", "Activity", "intent", "finish()"],
     recover,
+    ways: Ways { unopened: Unopened::ByItsScreen, unknown: Unknown::External, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -7,8 +7,13 @@ use crate::recover::android::SPEAKS;
 use crate::syntax::Function;
 use crate::values::{Ref, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: None, speaks: SPEAKS, words: &["@Composable"], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: None,
+    speaks: SPEAKS,
+    words: &["@Composable"],
+    recover,
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);

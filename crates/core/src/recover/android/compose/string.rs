@@ -2,16 +2,22 @@
 
 use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
-use crate::facts::{At, Facts, ParameterFact, RouteFact, StartFact};
+use crate::facts::{At, Facts, Names, ParameterFact, RouteFact, StartFact, Ways};
 use crate::model::{Form, RouteKind, Style, Via};
 use crate::recover::StyleRecoverer;
-use crate::recover::android::SPEAKS;
 use crate::recover::android::code;
+use crate::recover::android::{SPEAKS, WAYS};
 use crate::syntax::Kind;
 use crate::values::{Expr, Shape, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::ComposeString), speaks: SPEAKS, words: WORDS, recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::ComposeString),
+    speaks: SPEAKS,
+    words: WORDS,
+    recover,
+    ways: Ways { names: Names::Text, ..WAYS },
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for name in ["composable", "dialog", "bottomSheet"] {

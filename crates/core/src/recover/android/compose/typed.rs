@@ -2,17 +2,23 @@
 
 use super::builder::{Declaring, container, declaring, kind_of, route};
 use super::{WORDS, calls, reads};
-use crate::facts::{At, Facts, MissingStep, RouteFact, StartFact};
+use crate::facts::{At, Facts, MissingStep, Names, RouteFact, StartFact, Ways};
 use crate::model::{RouteKind, Style};
 use crate::recover::StyleRecoverer;
-use crate::recover::android::SPEAKS;
 use crate::recover::android::code;
+use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::constructor::parameters;
 use crate::syntax::{ClassKind, TypeName};
 use crate::values::{Ref, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::ComposeTyped), speaks: SPEAKS, words: WORDS, recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::ComposeTyped),
+    speaks: SPEAKS,
+    words: WORDS,
+    recover,
+    ways: Ways { names: Names::Types, ..WAYS },
+    ..StyleRecoverer::SHARED
+};
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for name in ["composable", "dialog", "bottomSheet"] {

@@ -12,9 +12,9 @@ mod wiring;
 #[cfg(test)]
 mod tests;
 
-use crate::facts::Facts;
+use crate::facts::{Facts, Names, Ways};
 use crate::model::Style;
-use crate::recover::android::SPEAKS;
+use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::{StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
@@ -34,6 +34,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "R.navigation",
     ],
     recover,
+    ways: Ways { names: Names::Ids, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -10,9 +10,11 @@ use super::is_ours;
 use super::pages::{What, board_of, page};
 use super::scenes::{Board, Scene, SceneKind, boards, initial, tabs_of};
 use crate::facts::{
-    ContainerFact, Facts, RedirectFact, RouteFact, ShownBy, Shows, Sight, Start, StartFact, TargetFact,
+    ContainerFact, Facts, Names, RedirectFact, RouteFact, ShownBy, Shows, Sight, Start, StartFact,
+    TargetFact, Ways,
 };
 use crate::model::{RouteKind, Style};
+use crate::recover::apple::WAYS;
 use crate::recover::{StyleRecoverer, code};
 use crate::source::Language;
 use crate::syntax::Tree;
@@ -27,6 +29,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: |language| matches!(language, Language::Swift | Language::Storyboard),
     words: &["performSegue", "UIStoryboard", "UIStoryboardSegue"],
     recover,
+    ways: Ways { names: Names::Text, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

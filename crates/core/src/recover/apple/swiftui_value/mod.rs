@@ -13,9 +13,10 @@ mod tabs;
 mod targets;
 
 use super::{SPEAKS, is_ours};
-use crate::facts::Facts;
+use crate::facts::{Facts, Names, Passes, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
+use crate::recover::apple::WAYS;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -40,6 +41,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "presentationMode",
     ],
     recover,
+    ways: Ways { names: Names::Types, passes: Passes::Checked, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -20,6 +20,7 @@ use crate::facts::{
     ArgumentFact, At, CallFact, Facts, HostHint, Opened, RouteFact, RouteKey, Shows, Slot, TargetFact,
 };
 use crate::model::{Form, RouteKind, Style, Verb};
+use crate::recover::apple::WAYS;
 use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
@@ -47,6 +48,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "UIHostingController",
     ],
     recover,
+    ways: WAYS,
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -7,7 +7,7 @@ mod router;
 mod stale;
 
 use super::SPEAKS;
-use crate::facts::Facts;
+use crate::facts::{Choice, Facts, Names, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
 use crate::values::Values;
@@ -25,6 +25,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "StackRouter",
     ],
     recover,
+    ways: Ways { names: Names::Types, choice: Choice::InOrder, ..Ways::PLAIN },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

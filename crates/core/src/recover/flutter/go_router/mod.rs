@@ -8,7 +8,7 @@ mod tree;
 mod typed;
 
 use super::SPEAKS;
-use crate::facts::Facts;
+use crate::facts::{Choice, Facts, Names, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
 use crate::values::Values;
@@ -18,6 +18,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["GoRouter", "GoRoute", "go_router", "GoRouteData", "goNamed", "goBranch"],
     recover,
+    ways: Ways { names: Names::Text, choice: Choice::InOrder, ..Ways::PLAIN },
+    ..StyleRecoverer::SHARED
 };
 
 /// What a value handed over whole is called.

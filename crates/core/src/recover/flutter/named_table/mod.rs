@@ -10,7 +10,7 @@ mod table;
 
 use super::SPEAKS;
 use super::bag::Bag;
-use crate::facts::Facts;
+use crate::facts::{Addresses, Choice, Facts, Names, Ways};
 use crate::model::{Style, Via};
 use crate::recover::StyleRecoverer;
 use crate::syntax::Kind;
@@ -21,6 +21,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["pushNamed", "PushNamed", "onGenerateRoute", "initialRoute", "RouteSettings", "ModalRoute"],
     recover,
+    ways: Ways { names: Names::Text, choice: Choice::InOrder, addresses: Addresses::None, ..Ways::PLAIN },
+    ..StyleRecoverer::SHARED
 };
 
 /// What arguments that are no map are called.

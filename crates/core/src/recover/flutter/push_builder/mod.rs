@@ -6,7 +6,9 @@ mod containers;
 use super::builder::{Leaves, Shown, callback, class_at, leaves};
 use super::navigator::{NavigatorCall, calls, named};
 use super::{SPEAKS, results};
-use crate::facts::{CallFact, Facts, HostHint, Literal, Opened, RouteFact, Shows, TargetFact};
+use crate::facts::{
+    CallFact, Facts, HostHint, Literal, Opened, RouteFact, Shows, TargetFact, Unopened, Ways,
+};
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::constructor::{arguments_of, parameters};
 use crate::recover::{StyleRecoverer, code};
@@ -34,6 +36,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "NavigationBar",
     ],
     recover,
+    ways: Ways { unopened: Unopened::Shown, ..Ways::PLAIN },
+    ..StyleRecoverer::SHARED
 };
 
 /// Methods of the navigator that take a route object, and what they do.

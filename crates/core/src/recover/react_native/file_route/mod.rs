@@ -8,13 +8,19 @@ mod reads;
 mod redirects;
 
 use super::SPEAKS;
-use crate::facts::Facts;
+use crate::facts::{Facts, Names, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
 use crate::values::Values;
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::FileRoute), speaks: SPEAKS, words: &[PACKAGE], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::FileRoute),
+    speaks: SPEAKS,
+    words: &[PACKAGE],
+    recover,
+    ways: Ways { names: Names::Text, ..Ways::PLAIN },
+    ..StyleRecoverer::SHARED
+};
 
 /// The package that makes files routes.
 const PACKAGE: &str = "expo-router";

@@ -6,13 +6,20 @@ mod props;
 mod scenes;
 
 use super::SPEAKS;
-use crate::facts::Facts;
+use crate::facts::{Choice, Facts, Space, Ways};
 use crate::model::Style;
+use crate::recover::react_native::WAYS;
 use crate::recover::{StyleRecoverer, code};
 use crate::values::{Expr, Values};
 
-pub(in crate::recover) const RECOVERER: StyleRecoverer =
-    StyleRecoverer { style: Some(Style::FluxScene), speaks: SPEAKS, words: &[PACKAGE], recover };
+pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
+    style: Some(Style::FluxScene),
+    speaks: SPEAKS,
+    words: &[PACKAGE],
+    recover,
+    ways: Ways { choice: Choice::FirstOfAName(Space::App), ..WAYS },
+    ..StyleRecoverer::SHARED
+};
 
 /// The package.
 const PACKAGE: &str = "react-native-router-flux";

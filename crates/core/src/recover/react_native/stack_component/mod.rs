@@ -11,9 +11,10 @@ pub(super) mod tree;
 
 use super::SPEAKS;
 use super::stack_config::is_older;
-use crate::facts::Facts;
+use crate::facts::{Facts, Passes, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
+use crate::recover::react_native::WAYS;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -21,6 +22,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["@react-navigation/", "navigation.", "navigation }", "navigation,"],
     recover,
+    ways: Ways { passes: Passes::Loosely, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

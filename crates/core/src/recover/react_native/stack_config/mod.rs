@@ -6,9 +6,10 @@ mod reads;
 
 use super::SPEAKS;
 use super::stack_component::calls;
-use crate::facts::Facts;
+use crate::facts::{Facts, Passes, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
+use crate::recover::react_native::WAYS;
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -16,6 +17,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["react-navigation", "uriPrefix"],
     recover,
+    ways: Ways { passes: Passes::Loosely, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 /// The package whose navigators are objects.

@@ -9,9 +9,10 @@ mod registered;
 mod shells;
 
 use super::SPEAKS;
-use crate::facts::Facts;
+use crate::facts::{Choice, Facts, Space, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
+use crate::recover::xaml::WAYS;
 use crate::source::Language;
 use crate::values::Values;
 
@@ -29,6 +30,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "WithShellRoute",
     ],
     recover,
+    ways: Ways { choice: Choice::FirstOfAName(Space::Container), ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

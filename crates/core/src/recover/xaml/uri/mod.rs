@@ -16,9 +16,10 @@ pub(super) use queries::{Pair, split};
 pub(super) use targets::unescaped;
 
 use super::SPEAKS;
-use crate::facts::Facts;
+use crate::facts::{Choice, Facts, Ways};
 use crate::model::Style;
 use crate::recover::StyleRecoverer;
+use crate::recover::xaml::WAYS;
 use crate::source::Language;
 use crate::values::Values;
 
@@ -39,6 +40,8 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "typeof(",
     ],
     recover,
+    ways: Ways { choice: Choice::InOrder, ..WAYS },
+    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
