@@ -1,6 +1,6 @@
 //! The graph as the scan document: ids, places, order.
 
-use crate::facts::{Absent, TargetFact};
+use crate::facts::{Absent, CallId, ContainerId, RouteId, ScreenId, TargetFact};
 use crate::link::{Call, Graph, Route, Screen};
 use crate::model;
 use crate::model::{
@@ -8,6 +8,7 @@ use crate::model::{
 };
 use crate::source::SourceTree;
 use crate::values::Program;
+use oxc_index::{Idx, IndexVec};
 use rustc_hash::FxHashMap;
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -26,13 +27,12 @@ pub(crate) fn write(
         modules: modules(graph, program),
         screens: graph
             .screens
-            .iter()
-            .enumerate()
+            .iter_enumerated()
             .filter(|(_, s)| is_shown(s))
             .map(|(i, s)| screen(graph, &ids, i, s))
             .collect(),
-        routes: graph.routes.iter().enumerate().map(|(i, r)| route(graph, &ids, i, r)).collect(),
-        calls: graph.calls.iter().enumerate().map(|(i, c)| call(graph, &ids, i, c)).collect(),
+        routes: graph.routes.iter_enumerated().map(|(i, r)| route(graph, &ids, i, r)).collect(),
+        calls: graph.calls.iter_enumerated().map(|(i, c)| call(graph, &ids, i, c)).collect(),
         reads: reads(graph, &ids),
         results: results(graph, &ids),
         findings,
@@ -57,9 +57,9 @@ fn is_shown(screen: &Screen) -> bool {
 
 /// Ids that say what they name and stay when lines move.
 struct Ids {
-    screens: Vec<String>,
-    routes: Vec<String>,
-    calls: Vec<String>,
+    screens: IndexVec<ScreenId, String>,
+    routes: IndexVec<RouteId, String>,
+    calls: IndexVec<CallId, String>,
 }
 
 impl Ids {
@@ -85,7 +85,7 @@ impl Ids {
 }
 
 /// The second of a name gets a number.
-fn unique(names: impl Iterator<Item = String>) -> Vec<String> {
+fn unique<I: Idx>(names: impl Iterator<Item = String>) -> IndexVec<I, String> {
     let mut seen: FxHashMap<String, usize> = FxHashMap::default();
     let numbered = names.map(|name| {
         let count = seen.entry(name.clone()).or_default();
@@ -125,7 +125,7 @@ fn platforms_of(sources: &SourceTree) -> Vec<Platform> {
     counts.iter().map(|counts| most(counts).unwrap_or(Platform::Android)).collect()
 }
 
-fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model::Screen {
+fn screen(graph: &Graph<'_>, ids: &Ids, index: ScreenId, screen: &Screen) -> model::Screen {
     model::Screen {
         id: ids.screens[index].clone(),
         name: screen.fact.name.clone(),
@@ -141,17 +141,16 @@ fn screen(graph: &Graph<'_>, ids: &Ids, index: usize, screen: &Screen) -> model:
     }
 }
 
-fn route(graph: &Graph<'_>, ids: &Ids, index: usize, route: &Route) -> model::Route {
+fn route(graph: &Graph<'_>, ids: &Ids, index: RouteId, route: &Route) -> model::Route {
     let parents = route
         .container
         .into_iter()
         .chain(route.group.into_iter().flat_map(|g| graph.containers[g].parents.clone()));
-    let owned = |container: usize| {
+    let owned = |container: ContainerId| {
         let owner = graph.containers[container].fact.owner?;
-        graph.routes.iter().position(|other| other.fact.at == owner.0)
+        graph.routes.position(|other| other.fact.at == owner.0)
     };
-    let named =
-        route.fact.parent.and_then(|key| graph.routes.iter().position(|other| other.fact.at == key.0));
+    let named = route.fact.parent.and_then(|key| graph.routes.position(|other| other.fact.at == key.0));
     let parent = named.or_else(|| {
         let around = parents.into_iter().filter(|&c| route.group != Some(c));
         around.into_iter().find_map(|c| graph.route_of_group(c).or_else(|| owned(c)))
@@ -189,7 +188,7 @@ fn kind(graph: &Graph<'_>, route: &Route) -> model::RouteKind {
     }
 }
 
-fn call(graph: &Graph<'_>, ids: &Ids, index: usize, call: &Call) -> model::Call {
+fn call(graph: &Graph<'_>, ids: &Ids, index: CallId, call: &Call) -> model::Call {
     let mut arguments: Vec<Argument> = call
         .arguments
         .iter()
@@ -222,7 +221,7 @@ fn target(ids: &Ids, call: &Call) -> Option<Target> {
         _ => None,
     };
     let form = if call.status == model::CallStatus::Dynamic { Form::Dynamic } else { call.fact.form };
-    let named = |routes: &[usize]| routes.iter().map(|&route| ids.routes[route].clone()).collect();
+    let named = |routes: &[RouteId]| routes.iter().map(|&route| ids.routes[route].clone()).collect();
     Some(Target {
         text: call.fact.written.clone(),
         form,
@@ -235,7 +234,7 @@ fn target(ids: &Ids, call: &Call) -> Option<Target> {
 /// A read in a base class is one of each screen that runs it.
 fn reads(graph: &Graph<'_>, ids: &Ids) -> Vec<Read> {
     let rows = graph.reads.iter().filter(|read| !read.fact.is_parameter).flat_map(|read| {
-        let screens: Vec<Option<usize>> = if read.screens.is_empty() {
+        let screens: Vec<Option<ScreenId>> = if read.screens.is_empty() {
             vec![None]
         } else {
             read.screens.iter().copied().map(Some).collect()

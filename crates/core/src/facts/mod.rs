@@ -2,6 +2,7 @@
 //! linking joins them.
 
 mod calls;
+mod ids;
 mod kinds;
 mod routes;
 mod screens;
@@ -12,6 +13,7 @@ pub use calls::{
     ArgumentFact, BagFact, CallFact, Channel, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact,
     ValueType,
 };
+pub use ids::{ActionId, CallId, ContainerId, RouteId, ScreenId};
 pub use kinds::{Absent, Holds, Opened, Order, ShownBy, Start, Takes};
 pub use routes::{
     ActionFact, AddressFact, AnswerFact, ChosenStart, ContainerFact, ContainerKey, IncludeFact, LinkFact,

@@ -7,7 +7,7 @@ use crate::names::without_names;
 
 /// Gives every route that is text the addresses that open it.
 pub(super) fn add(addresses: &[AddressFact], graph: &mut Graph<'_>) {
-    for route in 0..graph.routes.len() {
+    for route in graph.routes.indices() {
         let this = &graph.routes[route];
         let Some(pattern) = this.fact.pattern.clone().filter(|_| takes_addresses(this.fact.kind)) else {
             continue;

@@ -1,7 +1,7 @@
 //! Addresses that code takes apart itself: what each answer of it opens gets the address.
 
 use super::graph::{Call, Graph};
-use crate::facts::{AnswerFact, OriginFact};
+use crate::facts::{AnswerFact, OriginFact, RouteId};
 use crate::model::Verb;
 use crate::values::{Expr, Ref, Values};
 
@@ -42,7 +42,7 @@ pub(super) fn attach(
 }
 
 /// The parameter that a piece of the address is passed for.
-fn parameter(call: &Call, name: &str, graph: &Graph<'_>, target: usize) -> String {
+fn parameter(call: &Call, name: &str, graph: &Graph<'_>, target: RouteId) -> String {
     let parameters = &graph.routes[target].parameters;
     let passed = call.fact.arguments.iter().position(|argument| argument.value.as_deref() == Some(name));
     let named = passed.and_then(|place| match &call.fact.arguments[place].slot {

@@ -3,7 +3,7 @@
 use super::graph::{Argument, Graph, Parameter, Read, Route};
 use super::owners::Owners;
 use super::targets::same;
-use crate::facts::{Absent, BagFact, Slot, Takes, TargetFact};
+use crate::facts::{Absent, ActionId, BagFact, RouteId, Slot, Takes, TargetFact};
 use crate::model::Via;
 use crate::values::{Ref, Values};
 
@@ -55,7 +55,7 @@ pub(super) fn name(graph: &mut Graph<'_>) {
 
 /// Where a route could be given anything that its screen has, it takes what it is given.
 pub(super) fn keep_passed(set_outside: &[(String, String)], graph: &mut Graph<'_>) {
-    for route in 0..graph.routes.len() {
+    for route in graph.routes.indices() {
         if graph.routes[route].fact.takes != Takes::AsPassed {
             continue;
         }
@@ -72,7 +72,7 @@ pub(super) fn keep_passed(set_outside: &[(String, String)], graph: &mut Graph<'_
 }
 
 /// A route's parameters as one action leaves them: what it supplies need not be passed.
-pub(crate) fn parameters_of(graph: &Graph<'_>, action: Option<usize>, route: usize) -> Vec<Parameter> {
+pub(crate) fn parameters_of(graph: &Graph<'_>, action: Option<ActionId>, route: RouteId) -> Vec<Parameter> {
     let mut parameters = graph.routes[route].parameters.clone();
     for supplied in action.into_iter().flat_map(|action| &graph.actions[action].fact.supplies) {
         if let Some(parameter) = parameters.iter_mut().find(|parameter| parameter.name == supplied.name) {
@@ -91,7 +91,7 @@ fn in_order(parameters: &[Parameter]) -> Vec<&Parameter> {
 
 /// Whether a read says what a route takes: a segment of the path never does, and what is taken out
 /// where another route is declared is that one's.
-fn declares(route: usize, read: &Read) -> bool {
+fn declares(route: RouteId, read: &Read) -> bool {
     read.fact.via != Via::Path
         && !read.fact.is_parameter
         && (read.declared_by.is_empty() || read.declared_by.contains(&route))
@@ -131,7 +131,7 @@ pub(super) fn declare_from_bags(
 }
 
 /// The routes in whose declaration a node stands: several where they share one, the innermost only.
-pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) -> Vec<usize> {
+pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) -> Vec<RouteId> {
     let tree = values.tree(site);
     let here = tree.span(site.id);
     let around = graph.contents_in(site.file).iter().filter(|(content, _)| tree.span(content.id).holds(here));
@@ -143,7 +143,7 @@ pub(super) fn declared_around(site: Ref, graph: &Graph<'_>, values: Values<'_>) 
 
 /// Where a route declares nothing, what its screen takes out is what it takes.
 pub(super) fn declare_from_reads(graph: &mut Graph<'_>) {
-    for route in 0..graph.routes.len() {
+    for route in graph.routes.indices() {
         let fact = &graph.routes[route].fact;
         let Some(screen) = graph.routes[route].screen.filter(|_| fact.takes.by_reads()) else {
             continue;

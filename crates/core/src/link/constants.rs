@@ -1,7 +1,7 @@
 //! Named things and who uses them: actions, constants that hold route text.
 
 use super::graph::{Constant, Graph};
-use crate::facts::{Addresses, At, Names, TargetFact};
+use crate::facts::{ActionId, Addresses, At, Names, TargetFact};
 use crate::names::spelling;
 use crate::names::without_names;
 use crate::syntax::{ClassKind, Kind};
@@ -32,8 +32,8 @@ pub(super) fn mark(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &FxHash
             _ => None,
         })
         .collect();
-    let called: FxHashSet<usize> = graph.calls.iter().filter_map(|call| call.action).collect();
-    for (i, action) in graph.actions.iter_mut().enumerate() {
+    let called: FxHashSet<ActionId> = graph.calls.iter().filter_map(|call| call.action).collect();
+    for (i, action) in graph.actions.iter_mut_enumerated() {
         let name = &action.fact.name;
         action.used = action.fact.wired
             || names.contains(name.as_str())

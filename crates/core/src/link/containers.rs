@@ -7,8 +7,9 @@ use crate::names::{nearest, without_names};
 use super::owners::Owners;
 use super::shadows;
 use crate::facts::{
-    ActionFact, CallFact, Choice, ChosenStart, ContainerFact, Holds, HostFact, IncludeFact, InflateFact,
-    Opened, Owner, RouteFact, ShownBy, Shows, Sight, Space, Start, StartFact, Takes, TargetFact, UsedFact,
+    ActionFact, CallFact, Choice, ChosenStart, ContainerFact, ContainerId, Holds, HostFact, IncludeFact,
+    InflateFact, Opened, Owner, RouteFact, RouteId, ScreenId, ShownBy, Shows, Sight, Space, Start, StartFact,
+    Takes, TargetFact, UsedFact,
 };
 use crate::values::{Shape, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -47,7 +48,8 @@ pub(super) fn add(
     owners: &Owners<'_>,
     graph: &mut Graph<'_>,
 ) {
-    let by_key: FxHashMap<_, usize> = facts.iter().enumerate().map(|(i, fact)| (fact.key, i)).collect();
+    let by_key: FxHashMap<_, ContainerId> =
+        facts.iter().enumerate().map(|(i, fact)| (fact.key, ContainerId::from_usize(i))).collect();
     for fact in facts {
         let parents = fact.parent.and_then(|key| by_key.get(&key).copied()).into_iter().collect();
         graph.containers.push(Container {
@@ -62,12 +64,12 @@ pub(super) fn add(
             is_app: false,
         });
     }
-    let by_path: FxHashMap<String, usize> =
-        graph.screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
-    for container in 0..graph.containers.len() {
+    let by_path: FxHashMap<String, ScreenId> =
+        graph.screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
+    for container in graph.containers.indices() {
         let fact = &graph.containers[container].fact;
         let shown_in = fact.shown_in.as_ref().and_then(|path| by_path.get(path.as_str()).copied());
-        let screens: Vec<usize> =
+        let screens: Vec<ScreenId> =
             fact.sites.iter().flat_map(|&site| owners.of(site)).chain(shown_in).collect();
         graph.containers[container].is_app = fact.shown_by == ShownBy::App && screens.is_empty();
         screens.into_iter().for_each(|screen| graph.screens[screen].hosts.push(container));
@@ -110,9 +112,9 @@ pub(super) fn add(
 }
 
 /// Containers of a resource name: several where build variants each have their own.
-fn named(graph: &Graph<'_>, resource: &str) -> Vec<usize> {
+fn named(graph: &Graph<'_>, resource: &str) -> Vec<ContainerId> {
     let found =
-        graph.containers.iter().enumerate().filter(|(_, c)| c.fact.resource.as_deref() == Some(resource));
+        graph.containers.iter_enumerated().filter(|(_, c)| c.fact.resource.as_deref() == Some(resource));
     found.map(|(i, _)| i).collect()
 }
 
@@ -122,8 +124,8 @@ fn add_host(fact: HostFact, inflates: &[InflateFact], owners: &Owners<'_>, graph
         return;
     }
     let shows = |layouts: &[String]| layouts.contains(&fact.layout);
-    let screens: Vec<usize> =
-        graph.screens.iter().enumerate().filter(|(_, s)| shows(&s.layouts)).map(|(i, _)| i).collect();
+    let screens: Vec<ScreenId> =
+        graph.screens.iter_enumerated().filter(|(_, s)| shows(&s.layouts)).map(|(i, _)| i).collect();
     let mut containers = Vec::new();
     if let Some((name, at)) = &fact.graph {
         containers = named(graph, name);
@@ -151,10 +153,9 @@ fn add_host(fact: HostFact, inflates: &[InflateFact], owners: &Owners<'_>, graph
 
 /// A graph that is a whole file, and that nothing shows or includes.
 fn find_unhosted(graph: &mut Graph<'_>) {
-    let only_broken: FxHashSet<usize> = graph
+    let only_broken: FxHashSet<ContainerId> = graph
         .containers
-        .iter()
-        .enumerate()
+        .iter_enumerated()
         .filter(|(i, _)| {
             let mut shown = graph.hosts.iter().filter(|host| host.containers.contains(i)).peekable();
             shown.peek().is_some() && shown.all(|host| !host.fact.identified)
@@ -166,7 +167,7 @@ fn find_unhosted(graph: &mut Graph<'_>) {
     if !hosts && !graph.containers.iter().any(|container| container.hosted) {
         return;
     }
-    for i in 0..graph.containers.len() {
+    for i in graph.containers.indices() {
         let container = &graph.containers[i];
         if only_broken.contains(&i) {
             graph.containers[i].broken = true;
@@ -190,10 +191,10 @@ pub(super) fn add_routes(
     graph: &mut Graph<'_>,
     values: Values<'_>,
 ) {
-    let by_key: FxHashMap<_, usize> =
-        graph.containers.iter().enumerate().map(|(i, container)| (container.fact.key, i)).collect();
-    let by_path: FxHashMap<String, usize> =
-        graph.screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
+    let by_key: FxHashMap<_, ContainerId> =
+        graph.containers.iter_enumerated().map(|(i, container)| (container.fact.key, i)).collect();
+    let by_path: FxHashMap<String, ScreenId> =
+        graph.screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
     let declared: FxHashSet<String> = facts
         .iter()
         .filter(|fact| fact.opened != Opened::OnlyIfCalled)
@@ -228,7 +229,7 @@ pub(super) fn add_routes(
                 continue;
             }
         }
-        let route = graph.routes.len();
+        let route = graph.routes.next_idx();
         let also = fact.also.iter().filter_map(|path| by_path.get(path).copied());
         for screen in screen.into_iter().chain(also) {
             if !graph.screens[screen].routes.contains(&route) {
@@ -270,8 +271,8 @@ pub(super) fn add_routes(
 
 /// Containers that are of no use with nothing in them, and have nothing.
 fn find_empty(graph: &mut Graph<'_>) {
-    let held: FxHashSet<usize> = graph.routes.iter().filter_map(|route| route.container).collect();
-    for container in 0..graph.containers.len() {
+    let held: FxHashSet<ContainerId> = graph.routes.iter().filter_map(|route| route.container).collect();
+    for container in graph.containers.indices() {
         let fact = &graph.containers[container].fact;
         if fact.holds == Holds::MustHold && !held.contains(&container) {
             graph.host_problems.push(HostProblem { what: Unwired::NothingIn, at: fact.key.0 });
@@ -281,7 +282,7 @@ fn find_empty(graph: &mut Graph<'_>) {
 
 /// A navigator that a screen shows stands in what the screen's routes stand in.
 fn stand_where_shown(graph: &mut Graph<'_>) {
-    for screen in 0..graph.screens.len() {
+    for screen in graph.screens.indices() {
         let hosts = graph.screens[screen].hosts.clone();
         let inner = hosts.into_iter().filter(|&host| graph.containers[host].fact.stands_where_shown);
         for inner in inner.collect::<Vec<_>>() {
@@ -329,9 +330,9 @@ fn undeclared_activities(
 /// Of two destinations of one id in one graph the later replaces the earlier; of two patterns of one
 /// shape in one host the earlier takes all calls.
 fn find_duplicates(graph: &mut Graph<'_>) {
-    let mut last: FxHashMap<(usize, String), usize> = FxHashMap::default();
-    let mut named: FxHashMap<(usize, String), Vec<usize>> = FxHashMap::default();
-    let mut in_order: Vec<usize> = (0..graph.routes.len()).collect();
+    let mut last: FxHashMap<(ContainerId, String), RouteId> = FxHashMap::default();
+    let mut named: FxHashMap<(ContainerId, String), Vec<RouteId>> = FxHashMap::default();
+    let mut in_order: Vec<RouteId> = graph.routes.indices().collect();
     in_order.sort_by_key(|&i| graph.routes[i].fact.order);
     for i in in_order {
         let route = &graph.routes[i];
@@ -369,7 +370,7 @@ fn exclude(one: &Route, other: &Route) -> bool {
 }
 
 /// Whether a route is written around another.
-fn is_above(graph: &Graph<'_>, outer: usize, inner: usize) -> bool {
+fn is_above(graph: &Graph<'_>, outer: RouteId, inner: RouteId) -> bool {
     let mut parent = graph.routes[inner].fact.parent;
     let outer = graph.routes[outer].fact.at;
     for _ in 0..graph.routes.len() {
@@ -386,10 +387,10 @@ fn is_above(graph: &Graph<'_>, outer: usize, inner: usize) -> bool {
 }
 
 fn find_starts(graph: &mut Graph<'_>) {
-    for i in 0..graph.containers.len() {
+    for i in graph.containers.indices() {
         let container = &graph.containers[i];
         let wanted: Vec<String> = container.says.known().iter().map(|start| start.name.clone()).collect();
-        let found: Vec<usize> = wanted.iter().filter_map(|name| start_named(graph, i, name)).collect();
+        let found: Vec<RouteId> = wanted.iter().filter_map(|name| start_named(graph, i, name)).collect();
         graph.containers[i].start = found.first().copied();
         let is_app = graph.containers[i].is_app;
         for &route in &found {
@@ -407,8 +408,8 @@ fn find_starts(graph: &mut Graph<'_>) {
 }
 
 /// Where a start is said by a name that is only misspelt, what is behind it is reached all the same.
-fn presumed(graph: &Graph<'_>, container: usize, wanted: &[String]) -> Vec<usize> {
-    let own: Vec<usize> = graph.routes_in(container).collect();
+fn presumed(graph: &Graph<'_>, container: ContainerId, wanted: &[String]) -> Vec<RouteId> {
+    let own: Vec<RouteId> = graph.routes_in(container).collect();
     let by_name = own.iter().any(|&route| graph.ways_of(route).first_of_a_name_counts());
     let Some(name) = wanted.first().filter(|_| by_name) else { return Vec::new() };
     let near = nearest(name, own.iter().map(|&route| graph.routes[route].fact.name.as_str()));
@@ -417,10 +418,10 @@ fn presumed(graph: &Graph<'_>, container: usize, wanted: &[String]) -> Vec<usize
 }
 
 /// The route of a container that a start's name means.
-fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize> {
-    let own = |route: &usize| graph.routes[*route].loses_to.is_none();
+fn start_named(graph: &Graph<'_>, container: ContainerId, name: &str) -> Option<RouteId> {
+    let own = |route: &RouteId| graph.routes[*route].loses_to.is_none();
     let exact = graph.routes_in(container).filter(own).find(|&route| graph.routes[route].fact.name == name);
-    let fits = |route: &usize| {
+    let fits = |route: &RouteId| {
         let pattern = graph.routes[*route].fact.pattern.as_deref();
         pattern.is_some_and(|pattern| fit(&Shape::text(name, false), pattern).is_some())
     };
@@ -432,7 +433,7 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
     };
     // What stands in an inner container can be a start as well where names are seen from anywhere.
     let inner = || {
-        let within = |route: &usize| {
+        let within = |route: &RouteId| {
             let fact = &graph.routes[*route].fact;
             let typed = graph.routes[*route].container.is_none() && fact.class.is_some();
             typed || graph.routes[*route].container.is_some_and(|inner| graph.is_within(inner, container))
@@ -441,7 +442,7 @@ fn start_named(graph: &Graph<'_>, container: usize, name: &str) -> Option<usize>
         let all = graph.patterned_routes().iter().copied().filter(|_| open);
         all.filter(own).filter(within).find(fits)
     };
-    let by_path = |route: &usize| own(route) && !graph.ways_of(*route).first_of_a_name_counts();
+    let by_path = |route: &RouteId| own(route) && !graph.ways_of(*route).first_of_a_name_counts();
     exact.or_else(|| graph.routes_in(container).filter(by_path).find(fits)).or_else(inner).or_else(elsewhere)
 }
 
@@ -462,10 +463,10 @@ fn namespaces(values: Values<'_>) -> Vec<String> {
 
 /// Adds actions and where each leads, as seen from what it belongs to.
 pub(super) fn add_actions(facts: Vec<ActionFact>, graph: &mut Graph<'_>) {
-    let routes: FxHashMap<_, usize> =
-        graph.routes.iter().enumerate().map(|(i, route)| (route.fact.at, i)).collect();
-    let containers: FxHashMap<_, usize> =
-        graph.containers.iter().enumerate().map(|(i, container)| (container.fact.key.0, i)).collect();
+    let routes: FxHashMap<_, RouteId> =
+        graph.routes.iter_enumerated().map(|(i, route)| (route.fact.at, i)).collect();
+    let containers: FxHashMap<_, ContainerId> =
+        graph.containers.iter_enumerated().map(|(i, container)| (container.fact.key.0, i)).collect();
     for fact in facts {
         let (route, container) = match fact.owner {
             Owner::Route(key) => {
@@ -488,11 +489,12 @@ pub(super) fn add_actions(facts: Vec<ActionFact>, graph: &mut Graph<'_>) {
 
 /// Routes of a name that can be seen from inside a container: those in it and in each around it,
 /// the nearest ones only. A container around it can be named too.
-pub(super) fn visible(graph: &Graph<'_>, name: &str, container: usize) -> Vec<usize> {
+pub(super) fn visible(graph: &Graph<'_>, name: &str, container: ContainerId) -> Vec<RouteId> {
     for around in graph.around(container) {
-        let own =
-            |route: &usize| graph.routes[*route].fact.name == name && graph.routes[*route].loses_to.is_none();
-        let found: Vec<usize> = graph.routes_in(around).filter(own).collect();
+        let own = |route: &RouteId| {
+            graph.routes[*route].fact.name == name && graph.routes[*route].loses_to.is_none()
+        };
+        let found: Vec<RouteId> = graph.routes_in(around).filter(own).collect();
         if !found.is_empty() {
             return found;
         }

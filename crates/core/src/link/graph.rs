@@ -3,13 +3,14 @@
 use super::index::Index;
 use super::stacks::Stood;
 use crate::facts::{
-    ActionFact, Addresses, ArgumentFact, At, CallFact, ContainerFact, HostFact, LinkFact, MissingStep,
-    Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact, RouteFact, ScreenFact, StaleFact,
-    Start, Takes, TargetFact, UsedFact, Ways,
+    ActionFact, ActionId, Addresses, ArgumentFact, At, CallFact, CallId, ContainerFact, ContainerId,
+    HostFact, LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact,
+    RouteFact, RouteId, ScreenFact, ScreenId, StaleFact, Start, Takes, TargetFact, UsedFact, Ways,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;
 use crate::values::Ref;
+use oxc_index::IndexVec;
 use rustc_hash::{FxHashMap, FxHashSet};
 
 /// How a style's names work, by the style.
@@ -22,15 +23,15 @@ pub struct Graph<'p> {
     /// How each style's names work.
     pub ways: WaysOf,
     /// Screens.
-    pub screens: Vec<Screen>,
+    pub screens: IndexVec<ScreenId, Screen>,
     /// Routes.
-    pub routes: Vec<Route>,
+    pub routes: IndexVec<RouteId, Route>,
     /// Graphs, navigators and the like.
-    pub containers: Vec<Container>,
+    pub containers: IndexVec<ContainerId, Container>,
     /// Named ways to routes.
-    pub actions: Vec<Action>,
+    pub actions: IndexVec<ActionId, Action>,
     /// Calls.
-    pub calls: Vec<Call>,
+    pub calls: IndexVec<CallId, Call>,
     /// Reads.
     pub reads: Vec<Read>,
     /// Sides of results.
@@ -82,11 +83,11 @@ pub struct Screen {
     /// Layouts it shows, included ones too.
     pub layouts: Vec<String>,
     /// Containers it hosts.
-    pub hosts: Vec<usize>,
+    pub hosts: Vec<ContainerId>,
     /// Its places in stacks.
     pub stacks: Vec<Stood>,
     /// Routes that show it.
-    pub routes: Vec<usize>,
+    pub routes: Vec<RouteId>,
     /// Somebody makes one, or markup shows it.
     pub made: bool,
     /// Others derive from it.
@@ -101,11 +102,11 @@ pub struct Route {
     /// What was recovered.
     pub fact: RouteFact,
     /// The screen it shows.
-    pub screen: Option<usize>,
+    pub screen: Option<ScreenId>,
     /// The container it stands in.
-    pub container: Option<usize>,
+    pub container: Option<ContainerId>,
     /// The container it is, for a group.
-    pub group: Option<usize>,
+    pub group: Option<ContainerId>,
     /// Whether it is what its container shows first.
     pub start: bool,
     /// What it takes.
@@ -113,13 +114,13 @@ pub struct Route {
     /// Its places in stacks.
     pub stacks: Vec<Stood>,
     /// Screens that register it.
-    pub registered_by: Vec<usize>,
+    pub registered_by: Vec<ScreenId>,
     /// What it takes as one object: what that is called, and its type.
     pub whole: Option<(String, String)>,
     /// The declaration that stands in for this one.
-    pub loses_to: Option<usize>,
+    pub loses_to: Option<RouteId>,
     /// The wider declaration that is asked first and takes all calls.
-    pub shadowed_by: Option<usize>,
+    pub shadowed_by: Option<RouteId>,
     /// Whether a way leads here from an entry.
     pub reached: bool,
     /// Whether it is an entry itself.
@@ -135,15 +136,15 @@ pub struct Container {
     /// What was recovered.
     pub fact: ContainerFact,
     /// Containers around it: the one it is written in, those that include it.
-    pub parents: Vec<usize>,
+    pub parents: Vec<ContainerId>,
     /// Whether a view or code shows it.
     pub hosted: bool,
     /// What it shows first, as far as that is said, in its declaration or in code.
     pub says: Start,
     /// The route it shows first.
-    pub start: Option<usize>,
+    pub start: Option<RouteId>,
     /// All that it may show first.
-    pub starts: Vec<usize>,
+    pub starts: Vec<RouteId>,
     /// Something that is reported already keeps it from being shown.
     pub broken: bool,
     /// It includes a graph that is not in the source.
@@ -156,18 +157,18 @@ pub struct Container {
 #[derive(Debug)]
 pub struct Redirect {
     /// The route; `None` where any may.
-    pub from: Option<usize>,
+    pub from: Option<RouteId>,
     /// Where it leads.
-    pub targets: Vec<usize>,
+    pub targets: Vec<RouteId>,
 }
 
 /// An entry that leads on to a page.
 #[derive(Debug)]
 pub struct Mapped {
     /// The entry's route.
-    pub route: usize,
+    pub route: RouteId,
     /// The page's route, where the entry names one.
-    pub page: Option<usize>,
+    pub page: Option<RouteId>,
     /// The names under which it hands values on.
     pub passes: Vec<String>,
 }
@@ -178,11 +179,11 @@ pub struct Action {
     /// What was recovered.
     pub fact: ActionFact,
     /// The route that may use it.
-    pub route: Option<usize>,
+    pub route: Option<RouteId>,
     /// The container whose routes may use it.
-    pub container: Option<usize>,
+    pub container: Option<ContainerId>,
     /// Where it leads.
-    pub targets: Vec<usize>,
+    pub targets: Vec<RouteId>,
     /// Whether anything uses it.
     pub used: bool,
 }
@@ -195,15 +196,15 @@ pub struct Call {
     /// What was recovered.
     pub fact: CallFact,
     /// Screens it belongs to.
-    pub screens: Vec<usize>,
+    pub screens: Vec<ScreenId>,
     /// Routes it resolves to.
-    pub targets: Vec<usize>,
+    pub targets: Vec<RouteId>,
     /// Routes that those lead on to, for what it passes.
-    pub leads_on: Vec<usize>,
+    pub leads_on: Vec<RouteId>,
     /// What linking made of it.
     pub status: CallStatus,
     /// The action it goes by.
-    pub action: Option<usize>,
+    pub action: Option<ActionId>,
     /// It cannot see what it names: who can.
     pub out_of_scope: Option<String>,
     /// Names that it wrote and nobody declares.
@@ -229,11 +230,11 @@ pub struct Read {
     /// What was recovered.
     pub fact: ReadFact,
     /// Screens it belongs to.
-    pub screens: Vec<usize>,
+    pub screens: Vec<ScreenId>,
     /// Its name as the routes of its screens spell it.
     pub name: String,
     /// The routes in whose declaration it stands.
-    pub declared_by: Vec<usize>,
+    pub declared_by: Vec<RouteId>,
 }
 
 /// A side of a result and the screens it belongs to.
@@ -242,9 +243,9 @@ pub struct ResultSideLinked {
     /// What was recovered.
     pub fact: ResultSideFact,
     /// Screens it belongs to.
-    pub screens: Vec<usize>,
+    pub screens: Vec<ScreenId>,
     /// Routes whose result it is, where it has no key of its own.
-    pub routes: Vec<usize>,
+    pub routes: Vec<RouteId>,
 }
 
 /// A host and the container it shows.
@@ -253,9 +254,9 @@ pub struct Host {
     /// What was recovered.
     pub fact: HostFact,
     /// Screens whose layout it is in.
-    pub screens: Vec<usize>,
+    pub screens: Vec<ScreenId>,
     /// Containers it shows.
-    pub containers: Vec<usize>,
+    pub containers: Vec<ContainerId>,
 }
 
 /// What is wrong with a host, a graph or a menu.
@@ -308,11 +309,11 @@ impl<'p> Graph<'p> {
         Self {
             sources,
             ways,
-            screens: Vec::new(),
-            routes: Vec::new(),
-            containers: Vec::new(),
-            actions: Vec::new(),
-            calls: Vec::new(),
+            screens: IndexVec::new(),
+            routes: IndexVec::new(),
+            containers: IndexVec::new(),
+            actions: IndexVec::new(),
+            calls: IndexVec::new(),
             reads: Vec::new(),
             results: Vec::new(),
             hosts: Vec::new(),

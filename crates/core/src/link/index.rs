@@ -1,41 +1,42 @@
 //! Look-ups over the graph: by name, container, class, screen and target.
 
 use super::graph::{Call, Graph, Read};
-use crate::facts::{Choice, Shows};
+use crate::facts::{ActionId, CallId, Choice, ContainerId, RouteId, ScreenId, Shows};
 use crate::names::spelling;
 use crate::values::Ref;
+use oxc_index::IndexVec;
 use rustc_hash::FxHashMap;
 
 /// Look-ups by what lists are asked for most. Made by [`Graph::index_names`] and
 /// [`Graph::index_uses`].
 #[derive(Debug, Default)]
 pub(super) struct Index {
-    routes_by_name: FxHashMap<String, Vec<usize>>,
-    actions_by_name: FxHashMap<String, Vec<usize>>,
-    routes_by_container: FxHashMap<usize, Vec<usize>>,
-    routes_by_class: FxHashMap<String, Vec<usize>>,
-    routes_with_links: Vec<usize>,
-    routes_by_content: FxHashMap<u32, Vec<(Ref, usize)>>,
-    redirects_by_target: FxHashMap<usize, Vec<usize>>,
-    routes_with_patterns: Vec<usize>,
-    routes_by_type: FxHashMap<Ref, Vec<usize>>,
-    actions_by_spelling: FxHashMap<String, Vec<usize>>,
-    route_of_group: FxHashMap<usize, usize>,
-    screens_by_class: FxHashMap<Ref, usize>,
-    calls_by_target: Vec<Vec<usize>>,
-    calls_by_screen: Vec<Vec<usize>>,
-    reads_by_screen: Vec<Vec<usize>>,
+    routes_by_name: FxHashMap<String, Vec<RouteId>>,
+    actions_by_name: FxHashMap<String, Vec<ActionId>>,
+    routes_by_container: FxHashMap<ContainerId, Vec<RouteId>>,
+    routes_by_class: FxHashMap<String, Vec<RouteId>>,
+    routes_with_links: Vec<RouteId>,
+    routes_by_content: FxHashMap<u32, Vec<(Ref, RouteId)>>,
+    redirects_by_target: FxHashMap<RouteId, Vec<usize>>,
+    routes_with_patterns: Vec<RouteId>,
+    routes_by_type: FxHashMap<Ref, Vec<RouteId>>,
+    actions_by_spelling: FxHashMap<String, Vec<ActionId>>,
+    route_of_group: FxHashMap<ContainerId, RouteId>,
+    screens_by_class: FxHashMap<Ref, ScreenId>,
+    calls_by_target: IndexVec<RouteId, Vec<CallId>>,
+    calls_by_screen: IndexVec<ScreenId, Vec<CallId>>,
+    reads_by_screen: IndexVec<ScreenId, Vec<usize>>,
 }
 
 impl Graph<'_> {
     /// Makes names findable, once routes and actions are there.
     pub(super) fn index_names(&mut self) {
         let mut index = Index::default();
-        for (i, route) in self.routes.iter().enumerate() {
+        for (i, route) in self.routes.iter_enumerated() {
             index.routes_by_name.entry(route.fact.name.clone()).or_default().push(i);
             let included =
                 route.group.map(|group| self.containers[group].parents.as_slice()).unwrap_or_default();
-            let mut around: Vec<usize> = route.container.iter().chain(included).copied().collect();
+            let mut around: Vec<ContainerId> = route.container.iter().chain(included).copied().collect();
             around.sort_unstable();
             around.dedup();
             for container in around {
@@ -61,11 +62,11 @@ impl Graph<'_> {
                 index.routes_by_content.entry(content.file).or_default().push((content, i));
             }
         }
-        for (i, action) in self.actions.iter().enumerate() {
+        for (i, action) in self.actions.iter_enumerated() {
             index.actions_by_name.entry(action.fact.name.clone()).or_default().push(i);
             index.actions_by_spelling.entry(spelling(&action.fact.name)).or_default().push(i);
         }
-        index.screens_by_class = self.screens.iter().enumerate().map(|(i, s)| (s.fact.class, i)).collect();
+        index.screens_by_class = self.screens.iter_enumerated().map(|(i, s)| (s.fact.class, i)).collect();
         self.index = index;
     }
 
@@ -80,24 +81,24 @@ impl Graph<'_> {
 
     /// Whether a route leads on to this one by itself.
     #[must_use]
-    pub fn is_redirected_to(&self, route: usize) -> bool {
+    pub fn is_redirected_to(&self, route: RouteId) -> bool {
         self.index.redirects_by_target.contains_key(&route)
     }
 
     /// The routes that are declared in a file by something that is shown in place.
-    pub(super) fn contents_in(&self, file: u32) -> &[(Ref, usize)] {
+    pub(super) fn contents_in(&self, file: u32) -> &[(Ref, RouteId)] {
         self.index.routes_by_content.get(&file).map_or(&[], Vec::as_slice)
     }
 
     /// Makes calls and reads findable from their screens and targets, once they are linked.
     pub(super) fn index_uses(&mut self) {
-        let mut by_target = vec![Vec::new(); self.routes.len()];
-        let mut by_screen = vec![Vec::new(); self.screens.len()];
-        for (i, call) in self.calls.iter().enumerate() {
+        let mut by_target = oxc_index::index_vec![Vec::new(); self.routes.len()];
+        let mut by_screen = oxc_index::index_vec![Vec::new(); self.screens.len()];
+        for (i, call) in self.calls.iter_enumerated() {
             call.targets.iter().for_each(|&target| by_target[target].push(i));
             call.screens.iter().for_each(|&screen| by_screen[screen].push(i));
         }
-        let mut reads = vec![Vec::new(); self.screens.len()];
+        let mut reads = oxc_index::index_vec![Vec::new(); self.screens.len()];
         for (i, read) in self.reads.iter().enumerate() {
             read.screens.iter().for_each(|&screen| reads[screen].push(i));
         }
@@ -108,55 +109,55 @@ impl Graph<'_> {
 
     /// Routes of a name.
     #[must_use]
-    pub fn routes_named(&self, name: &str) -> &[usize] {
+    pub fn routes_named(&self, name: &str) -> &[RouteId] {
         self.index.routes_by_name.get(name).map_or(&[], Vec::as_slice)
     }
 
     /// Actions of a name.
     #[must_use]
-    pub fn actions_named(&self, name: &str) -> &[usize] {
+    pub fn actions_named(&self, name: &str) -> &[ActionId] {
         self.index.actions_by_name.get(name).map_or(&[], Vec::as_slice)
     }
 
     /// Actions that generated code would spell like this.
     #[must_use]
-    pub fn actions_spelled(&self, generated: &str) -> &[usize] {
+    pub fn actions_spelled(&self, generated: &str) -> &[ActionId] {
         self.index.actions_by_spelling.get(&spelling(generated)).map_or(&[], Vec::as_slice)
     }
 
     /// Routes that show a class of this simple name.
     #[must_use]
-    pub fn routes_showing(&self, class: &str) -> &[usize] {
+    pub fn routes_showing(&self, class: &str) -> &[RouteId] {
         self.index.routes_by_class.get(class).map_or(&[], Vec::as_slice)
     }
 
     /// Routes that are text.
     #[must_use]
-    pub fn patterned_routes(&self) -> &[usize] {
+    pub fn patterned_routes(&self) -> &[RouteId] {
         &self.index.routes_with_patterns
     }
 
     /// Routes that are text and asked one after the other.
-    pub(super) fn patterned_in_order(&self) -> Vec<usize> {
-        let ordered = |route: &usize| self.ways_of(*route).choice == Choice::InOrder;
+    pub(super) fn patterned_in_order(&self) -> Vec<RouteId> {
+        let ordered = |route: &RouteId| self.ways_of(*route).choice == Choice::InOrder;
         self.index.routes_with_patterns.iter().copied().filter(ordered).collect()
     }
 
     /// Routes that are registered by a class.
     #[must_use]
-    pub fn routes_of_type(&self, class: Ref) -> &[usize] {
+    pub fn routes_of_type(&self, class: Ref) -> &[RouteId] {
         self.index.routes_by_type.get(&class).map_or(&[], Vec::as_slice)
     }
 
     /// Routes that have addresses.
     #[must_use]
-    pub fn linked_routes(&self) -> &[usize] {
+    pub fn linked_routes(&self) -> &[RouteId] {
         &self.index.routes_with_links
     }
 
     /// A route, and the groups that show it when they are opened.
     #[must_use]
-    pub fn opened_as(&self, route: usize) -> Vec<usize> {
+    pub fn opened_as(&self, route: RouteId) -> Vec<RouteId> {
         let mut all = vec![route];
         while let Some(group) = self.group_started_by(all[all.len() - 1]).filter(|group| !all.contains(group))
         {
@@ -165,40 +166,40 @@ impl Graph<'_> {
         all
     }
 
-    fn group_started_by(&self, route: usize) -> Option<usize> {
+    fn group_started_by(&self, route: RouteId) -> Option<RouteId> {
         let around = self.routes[route].container?;
         (self.containers[around].start == Some(route)).then(|| self.route_of_group(around)).flatten()
     }
 
     /// The screen that a class is.
     #[must_use]
-    pub fn screen_of(&self, class: Ref) -> Option<usize> {
+    pub fn screen_of(&self, class: Ref) -> Option<ScreenId> {
         self.index.screens_by_class.get(&class).copied()
     }
 
     /// The route that stands for a container.
     #[must_use]
-    pub fn route_of_group(&self, container: usize) -> Option<usize> {
+    pub fn route_of_group(&self, container: ContainerId) -> Option<RouteId> {
         self.index.route_of_group.get(&container).copied()
     }
 
     /// Calls that belong to a screen.
-    pub fn calls_of(&self, screen: usize) -> impl Iterator<Item = &Call> {
+    pub fn calls_of(&self, screen: ScreenId) -> impl Iterator<Item = &Call> {
         self.index.calls_by_screen.get(screen).into_iter().flatten().map(|&call| &self.calls[call])
     }
 
     /// The routes directly in a container, groups of included containers among them.
-    pub fn routes_in(&self, container: usize) -> impl Iterator<Item = usize> + '_ {
+    pub fn routes_in(&self, container: ContainerId) -> impl Iterator<Item = RouteId> + '_ {
         self.index.routes_by_container.get(&container).into_iter().flatten().copied()
     }
 
     /// Calls that resolve to a route.
-    pub fn calls_to(&self, route: usize) -> impl Iterator<Item = &Call> {
+    pub fn calls_to(&self, route: RouteId) -> impl Iterator<Item = &Call> {
         self.index.calls_by_target.get(route).into_iter().flatten().map(|&call| &self.calls[call])
     }
 
     /// Reads that belong to a screen.
-    pub fn reads_of(&self, screen: usize) -> impl Iterator<Item = &Read> {
+    pub fn reads_of(&self, screen: ScreenId) -> impl Iterator<Item = &Read> {
         self.index.reads_by_screen.get(screen).into_iter().flatten().map(|&read| &self.reads[read])
     }
 }

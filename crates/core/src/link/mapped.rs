@@ -1,13 +1,13 @@
 //! Entries that lead on to pages: which page each is, by itself or by what calls put in.
 
 use super::graph::{Graph, Mapped, Redirect};
-use crate::facts::{MappedFact, MappedTo, RouteKey};
+use crate::facts::{MappedFact, MappedTo, RouteId, RouteKey};
 use rustc_hash::FxHashMap;
 
 /// Joins entries to their pages. Calls must be resolved.
 pub(super) fn add(facts: Vec<MappedFact>, graph: &mut Graph<'_>) {
-    let by_at: FxHashMap<_, usize> =
-        graph.routes.iter().enumerate().map(|(i, route)| (route.fact.at, i)).collect();
+    let by_at: FxHashMap<_, RouteId> =
+        graph.routes.iter_enumerated().map(|(i, route)| (route.fact.at, i)).collect();
     for fact in facts {
         let Some(&route) = by_at.get(&fact.from.0) else { continue };
         let page = match fact.to {
@@ -24,15 +24,21 @@ pub(super) fn add(facts: Vec<MappedFact>, graph: &mut Graph<'_>) {
 }
 
 /// The pages that calls name; where a call's value is not known, every page that could be meant.
-fn named(route: usize, before: &str, placeholder: &str, after: &str, graph: &mut Graph<'_>) -> Vec<usize> {
+fn named(
+    route: RouteId,
+    before: &str,
+    placeholder: &str,
+    after: &str,
+    graph: &mut Graph<'_>,
+) -> Vec<RouteId> {
     let container = graph.routes[route].container;
-    let pages = graph.routes.iter().enumerate().filter(|(_, other)| other.container == container);
+    let pages = graph.routes.iter_enumerated().filter(|(_, other)| other.container == container);
     // What stands in the placeholder's place for each page.
     let middles = pages.filter_map(|(i, other)| {
         let path = other.fact.pattern.as_deref()?;
         Some((i, path.strip_prefix(before)?.strip_suffix(after)?.to_owned()))
     });
-    let middles: Vec<(usize, String)> = middles.collect();
+    let middles: Vec<(RouteId, String)> = middles.collect();
     let mut found = Vec::new();
     for call in graph.calls.iter_mut().filter(|call| call.targets.contains(&route)) {
         let given = call.arguments.iter().find(|argument| argument.name == placeholder);

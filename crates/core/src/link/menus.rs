@@ -2,7 +2,10 @@
 
 use super::graph::{Call, Graph, HostProblem, Unwired};
 use super::owners::Owners;
-use crate::facts::{CallFact, HandledFact, MenuFact, MenuItem, MenuSetup, MenuView, TargetFact};
+use crate::facts::{
+    CallFact, ContainerId, HandledFact, MenuFact, MenuItem, MenuSetup, MenuView, RouteId, ScreenId,
+    TargetFact,
+};
 use crate::model::{CallStatus, Form, Style, Verb};
 use rustc_hash::FxHashSet;
 
@@ -18,7 +21,7 @@ pub(super) struct Menus {
 struct Tied<'m> {
     menu: &'m MenuFact,
     verb: Verb,
-    screens: Vec<usize>,
+    screens: Vec<ScreenId>,
     setup: &'m MenuSetup,
     /// Whether an entry without a route can only be a slip.
     strict: bool,
@@ -27,7 +30,7 @@ struct Tied<'m> {
 /// The calls that entries make; entries that name nothing become problems.
 pub(super) fn calls(menus: Menus, owners: &Owners<'_>, graph: &mut Graph<'_>) -> Vec<Call> {
     let mut calls: Vec<Call> = Vec::new();
-    let handled: FxHashSet<(usize, &str)> = menus
+    let handled: FxHashSet<(ScreenId, &str)> = menus
         .handled
         .iter()
         .flat_map(|fact| owners.of(fact.site).into_iter().map(|screen| (screen, fact.id.as_str())))
@@ -68,8 +71,8 @@ fn tied<'m>(menus: &'m Menus, owners: &Owners<'_>, graph: &Graph<'_>) -> Vec<Tie
             continue;
         }
         for view in &menus.views {
-            let shown = |screen: &usize| graph.screens[*screen].layouts.contains(&view.layout);
-            let on: Vec<usize> = screens.iter().copied().filter(shown).collect();
+            let shown = |screen: &ScreenId| graph.screens[*screen].layouts.contains(&view.layout);
+            let on: Vec<ScreenId> = screens.iter().copied().filter(shown).collect();
             let meant = match (&setup.view, &view.id) {
                 (Some(wanted), Some(id)) => plain(wanted) == plain(id),
                 _ => true,
@@ -95,15 +98,16 @@ fn plain(id: &str) -> String {
 }
 
 /// Routes of the entry's id in the graphs that the screens host or stand in.
-fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<usize> {
-    let mut roots: Vec<usize> = Vec::new();
+fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<RouteId> {
+    let mut roots: Vec<ContainerId> = Vec::new();
     for &screen in &tied.screens {
         roots.extend(graph.screens[screen].hosts.iter().flat_map(|&c| graph.roots(c)));
         let standing = graph.screens[screen].routes.iter().filter_map(|&route| graph.routes[route].container);
         roots.extend(standing.flat_map(|c| graph.roots(c)));
     }
-    let within =
-        |container: usize| roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c));
+    let within = |container: ContainerId| {
+        roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c))
+    };
     let named = graph.routes_named(&item.id).iter().copied();
     named
         .filter(|&i| {
@@ -114,7 +118,7 @@ fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<usize> {
         .collect()
 }
 
-fn call(item: &MenuItem, tied: &Tied<'_>, targets: Vec<usize>, graph: &Graph<'_>) -> Call {
+fn call(item: &MenuItem, tied: &Tied<'_>, targets: Vec<RouteId>, graph: &Graph<'_>) -> Call {
     Call {
         ways: graph.ways(Style::FragmentGraph),
         fact: CallFact {

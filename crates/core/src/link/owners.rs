@@ -2,9 +2,10 @@
 //! it, or, in a helper, every screen that uses the helper.
 
 use super::graph::Screen;
-use crate::facts::{PartFact, ReadFact, RouteFact, Shows};
+use crate::facts::{PartFact, ReadFact, RouteFact, ScreenId, Shows};
 use crate::syntax::{ClassKind, Id, Kind};
 use crate::values::{Expr, Ref, Values};
+use oxc_index::IndexVec;
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::cell::RefCell;
 
@@ -16,30 +17,30 @@ const MAX_PARTS: usize = 6;
 /// Answers whose a place is. What was asked once is remembered.
 pub(super) struct Owners<'p> {
     values: Values<'p>,
-    by_class: FxHashMap<Ref, usize>,
+    by_class: FxHashMap<Ref, ScreenId>,
     /// Classes of screens, by the screen's index.
-    classes: Vec<Ref>,
+    classes: IndexVec<ScreenId, Ref>,
     /// Concrete screens at or below a class.
-    below: FxHashMap<Ref, Vec<usize>>,
-    by_name: FxHashMap<String, Vec<usize>>,
+    below: FxHashMap<Ref, Vec<ScreenId>>,
+    by_name: FxHashMap<String, Vec<ScreenId>>,
     /// Screens by what shows them in place.
-    by_content: FxHashMap<Ref, usize>,
+    by_content: FxHashMap<Ref, ScreenId>,
     /// Nodes whose code runs for no screen.
     nobodys: FxHashSet<Ref>,
-    known: RefCell<FxHashMap<Ref, Vec<usize>>>,
+    known: RefCell<FxHashMap<Ref, Vec<ScreenId>>>,
 }
 
 impl<'p> Owners<'p> {
     pub(super) fn new(
-        screens: &[Screen],
+        screens: &IndexVec<ScreenId, Screen>,
         routes: &[RouteFact],
         parts: &[PartFact],
         nobodys: Vec<Ref>,
         values: Values<'p>,
     ) -> Self {
-        let mut by_name: FxHashMap<String, Vec<usize>> = FxHashMap::default();
-        let mut below: FxHashMap<Ref, Vec<usize>> = FxHashMap::default();
-        for (i, screen) in screens.iter().enumerate() {
+        let mut by_name: FxHashMap<String, Vec<ScreenId>> = FxHashMap::default();
+        let mut below: FxHashMap<Ref, Vec<ScreenId>> = FxHashMap::default();
+        for (i, screen) in screens.iter_enumerated() {
             by_name.entry(screen.fact.name.clone()).or_default().push(i);
             if !screen.fact.is_base {
                 for class in values.lineage(screen.fact.class) {
@@ -47,10 +48,10 @@ impl<'p> Owners<'p> {
                 }
             }
         }
-        let classes: Vec<Ref> = screens.iter().map(|screen| screen.fact.class).collect();
-        let by_class = classes.iter().copied().enumerate().map(|(i, class)| (class, i)).collect();
-        let by_path: FxHashMap<&str, usize> =
-            screens.iter().enumerate().map(|(i, screen)| (screen.fact.path.as_str(), i)).collect();
+        let classes: IndexVec<ScreenId, Ref> = screens.iter().map(|screen| screen.fact.class).collect();
+        let by_class = classes.iter_enumerated().map(|(i, &class)| (class, i)).collect();
+        let by_path: FxHashMap<&str, ScreenId> =
+            screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.as_str(), i)).collect();
         let contents = routes.iter().filter_map(|route| match &route.shows {
             Shows::Class(path, _) => Some((route.content?, *by_path.get(path.as_str())?)),
             _ => None,
@@ -62,7 +63,7 @@ impl<'p> Owners<'p> {
                 let screens = below.get(&part.of).cloned().unwrap_or_default();
                 for class in values.lineage(part.class) {
                     let known = below.entry(class).or_default();
-                    let new: Vec<usize> =
+                    let new: Vec<ScreenId> =
                         screens.iter().copied().filter(|screen| !known.contains(screen)).collect();
                     known.extend(new);
                 }
@@ -86,16 +87,16 @@ impl<'p> Owners<'p> {
     }
 
     /// The screens a node belongs to, in order.
-    pub(super) fn of(&self, site: Ref) -> Vec<usize> {
+    pub(super) fn of(&self, site: Ref) -> Vec<ScreenId> {
         let mut found = FxHashSet::default();
         self.collect(site, &mut FxHashSet::default(), 0, &mut found);
-        let mut found: Vec<usize> = found.into_iter().collect();
+        let mut found: Vec<ScreenId> = found.into_iter().collect();
         found.sort_unstable();
         found
     }
 
     /// A generated class names its screen; any other read belongs to where it is.
-    pub(super) fn of_read(&self, read: &ReadFact) -> Vec<usize> {
+    pub(super) fn of_read(&self, read: &ReadFact) -> Vec<ScreenId> {
         let named = read.generated.as_ref().and_then(|class| self.by_name.get(class.strip_suffix("Args")?));
         let here = self.of(read.site);
         match named {
@@ -104,7 +105,7 @@ impl<'p> Owners<'p> {
         }
     }
 
-    fn collect(&self, site: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<usize>) {
+    fn collect(&self, site: Ref, seen: &mut FxHashSet<Ref>, depth: usize, found: &mut FxHashSet<ScreenId>) {
         if depth > MAX_DEPTH {
             return;
         }
@@ -134,7 +135,7 @@ impl<'p> Owners<'p> {
     }
 
     /// The screen of what is shown in place around a node, inside of its class.
-    fn content_around(&self, site: Ref) -> Option<usize> {
+    fn content_around(&self, site: Ref) -> Option<ScreenId> {
         let tree = self.values.tree(site);
         let here = std::iter::once(site.id).chain(tree.ancestors(site.id));
         let inside = here.take_while(|&id| !matches!(tree.kind(id), Kind::Class(_)));
@@ -150,7 +151,7 @@ impl<'p> Owners<'p> {
         site: Ref,
         seen: &mut FxHashSet<Ref>,
         depth: usize,
-        found: &mut FxHashSet<usize>,
+        found: &mut FxHashSet<ScreenId>,
     ) -> bool {
         let tree = self.values.tree(site);
         let mut inner = site.id;
@@ -192,7 +193,7 @@ impl<'p> Owners<'p> {
         argument: Id,
         seen: &mut FxHashSet<Ref>,
         depth: usize,
-        found: &mut FxHashSet<usize>,
+        found: &mut FxHashSet<ScreenId>,
     ) -> bool {
         let Some(function) = self.values.called_function(&Expr::new(at)) else { return false };
         if let Some(screen) = self.by_class.get(&function).copied() {
@@ -237,10 +238,10 @@ impl<'p> Owners<'p> {
 
     /// The concrete screens that run a class's code: itself and those derived from it, unless they
     /// put their own in place of the function.
-    fn screens_with(&self, class: Ref, function: Option<Ref>) -> Vec<usize> {
+    fn screens_with(&self, class: Ref, function: Option<Ref>) -> Vec<ScreenId> {
         let name = function.and_then(|at| self.values.tree(at).function(at.id)).map(|f| f.name.clone());
         let below = self.below.get(&class).map(Vec::as_slice).unwrap_or_default();
-        let runs = |screen: &usize| match &name {
+        let runs = |screen: &ScreenId| match &name {
             Some(name) => !self.replaces(self.classes[*screen], class, name),
             None => true,
         };
@@ -288,7 +289,7 @@ impl<'p> Owners<'p> {
         function: Ref,
         seen: &mut FxHashSet<Ref>,
         depth: usize,
-        found: &mut FxHashSet<usize>,
+        found: &mut FxHashSet<ScreenId>,
     ) {
         if !seen.insert(function) {
             return;
@@ -323,7 +324,7 @@ impl<'p> Owners<'p> {
         class: Ref,
         seen: &mut FxHashSet<Ref>,
         depth: usize,
-        found: &mut FxHashSet<usize>,
+        found: &mut FxHashSet<ScreenId>,
     ) {
         if !seen.insert(class) {
             return;

@@ -1,7 +1,7 @@
 //! Questions that several rules ask of the graph.
 
 use super::graph::{Graph, Unwired};
-use crate::facts::{At, Ways};
+use crate::facts::{At, ContainerId, RouteId, ScreenId, Ways};
 use crate::model::{CallStatus, Place, Style};
 use crate::names::nearest;
 use crate::values::Ref;
@@ -15,7 +15,7 @@ impl Graph<'_> {
 
     /// How the names of a route's style work.
     #[must_use]
-    pub fn ways_of(&self, route: usize) -> &'static Ways {
+    pub fn ways_of(&self, route: RouteId) -> &'static Ways {
         (self.ways)(self.routes[route].fact.style)
     }
 
@@ -27,7 +27,7 @@ impl Graph<'_> {
 
     /// A container with those around it, innermost first.
     #[must_use]
-    pub fn around(&self, container: usize) -> Vec<usize> {
+    pub fn around(&self, container: ContainerId) -> Vec<ContainerId> {
         let mut all = vec![container];
         let mut next = 0;
         while next < all.len() {
@@ -43,19 +43,19 @@ impl Graph<'_> {
 
     /// The outermost containers around one.
     #[must_use]
-    pub fn roots(&self, container: usize) -> Vec<usize> {
+    pub fn roots(&self, container: ContainerId) -> Vec<ContainerId> {
         self.around(container).into_iter().filter(|&c| self.containers[c].parents.is_empty()).collect()
     }
 
     /// Whether `inner` is `outer` or somewhere inside it.
     #[must_use]
-    pub fn is_within(&self, inner: usize, outer: usize) -> bool {
+    pub fn is_within(&self, inner: ContainerId, outer: ContainerId) -> bool {
         self.around(inner).contains(&outer)
     }
 
     /// What is shown when a route is opened: itself, or a group's start, all the way down.
     #[must_use]
-    pub fn shown_by(&self, route: usize) -> usize {
+    pub fn shown_by(&self, route: RouteId) -> RouteId {
         let mut at = route;
         for _ in 0..self.containers.len() {
             let start = self.routes[at].group.and_then(|group| self.containers[group].start);
@@ -69,7 +69,7 @@ impl Graph<'_> {
 
     /// Whether a route is in, or is, a container that something already reported keeps from working.
     #[must_use]
-    pub fn is_excused(&self, route: usize) -> bool {
+    pub fn is_excused(&self, route: RouteId) -> bool {
         let at = route;
         let route = &self.routes[route];
         let own = route.container.or(route.group);
@@ -121,14 +121,14 @@ impl Graph<'_> {
 
     /// Whether a call names the route.
     #[must_use]
-    pub fn is_called(&self, route: usize) -> bool {
+    pub fn is_called(&self, route: RouteId) -> bool {
         self.calls_to(route).next().is_some()
     }
 
     /// Whether code names the route where it cannot be followed: an action to it that no call goes by,
     /// or, where some calls are decided at run time, its id.
     #[must_use]
-    pub fn is_mentioned(&self, route: usize) -> bool {
+    pub fn is_mentioned(&self, route: RouteId) -> bool {
         let by_action = self.actions.iter().any(|action| action.used && action.targets.contains(&route));
         let dynamic = self.calls.iter().any(|call| call.status == CallStatus::Dynamic);
         by_action || (dynamic && self.used.iter().any(|fact| fact.name == self.routes[route].fact.name))
@@ -136,7 +136,7 @@ impl Graph<'_> {
 
     /// Whether a call that stands outside of a container names the route.
     #[must_use]
-    pub fn is_called_from_outside(&self, route: usize, container: usize) -> bool {
+    pub fn is_called_from_outside(&self, route: RouteId, container: ContainerId) -> bool {
         self.calls_to(route).any(|call| {
             call.screens.is_empty()
                 || call
@@ -148,13 +148,13 @@ impl Graph<'_> {
     }
 
     /// Screens that no route shows: what they open cannot be reached through them.
-    pub fn lost_screens(&self) -> impl Iterator<Item = usize> + '_ {
-        (0..self.screens.len()).filter(|&screen| self.screens[screen].routes.is_empty())
+    pub fn lost_screens(&self) -> impl Iterator<Item = ScreenId> + '_ {
+        self.screens.indices().filter(|&screen| self.screens[screen].routes.is_empty())
     }
 
     /// Routes that a screen's calls and hosts open.
     #[must_use]
-    pub fn opened_by(&self, screen: usize) -> Vec<usize> {
+    pub fn opened_by(&self, screen: ScreenId) -> Vec<RouteId> {
         let hosted =
             self.screens[screen].hosts.iter().filter_map(|&container| self.containers[container].start);
         hosted.chain(self.calls_of(screen).flat_map(|call| call.targets.iter().copied())).collect()
@@ -162,7 +162,7 @@ impl Graph<'_> {
 
     /// A screen's name.
     #[must_use]
-    pub fn screen_name(&self, screen: usize) -> &str {
+    pub fn screen_name(&self, screen: ScreenId) -> &str {
         &self.screens[screen].fact.name
     }
 }

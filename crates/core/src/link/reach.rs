@@ -1,11 +1,11 @@
 //! Which routes a way leads to, from the entries on.
 
 use super::graph::Graph;
-use crate::facts::TargetFact;
+use crate::facts::{RouteId, TargetFact};
 
 /// Marks every route that can be reached.
 pub(super) fn mark(graph: &mut Graph<'_>) {
-    let mut seeds: Vec<usize> = (0..graph.routes.len()).filter(|&route| graph.routes[route].entry).collect();
+    let mut seeds: Vec<RouteId> = graph.routes.indices().filter(|&route| graph.routes[route].entry).collect();
     let app = graph.containers.iter().any(|container| container.is_app && container.start.is_some());
     graph.has_entries = app || graph.routes.iter().any(|route| route.fact.opened.at_launch());
     if !graph.has_entries {
@@ -16,7 +16,7 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
     // A notification, a service, the app's own links: nobody's screen, so always at hand.
     let loose = graph.calls.iter().filter(|call| call.screens.is_empty());
     seeds.extend(loose.flat_map(|call| call.targets.iter().copied()));
-    seeds.extend((0..graph.routes.len()).filter(|&route| graph.routes[route].fact.opened.from_outside()));
+    seeds.extend(graph.routes.indices().filter(|&route| graph.routes[route].fact.opened.from_outside()));
     let anywhere = graph.redirects.iter().filter(|redirect| redirect.from.is_none());
     seeds.extend(anywhere.flat_map(|redirect| redirect.targets.iter().copied()));
     for route in from(graph, seeds) {
@@ -25,8 +25,8 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
 }
 
 /// Every route that can be reached from some, those included.
-pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<usize>) -> Vec<usize> {
-    let mut seen = vec![false; graph.routes.len()];
+pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<RouteId>) -> Vec<RouteId> {
+    let mut seen = oxc_index::index_vec![false; graph.routes.len()];
     let mut todo = seeds;
     let mut found = Vec::new();
     while let Some(route) = todo.pop() {
@@ -41,8 +41,8 @@ pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<usize>) -> Vec<usize> {
 }
 
 /// The routes that one step leads to.
-fn next(graph: &Graph<'_>, route: usize) -> Vec<usize> {
-    let mut found: Vec<usize> =
+fn next(graph: &Graph<'_>, route: RouteId) -> Vec<RouteId> {
+    let mut found: Vec<RouteId> =
         graph.routes[route].group.map(|group| graph.containers[group].starts.clone()).unwrap_or_default();
     let own = graph.redirects.iter().filter(|redirect| redirect.from == Some(route));
     found.extend(own.flat_map(|redirect| redirect.targets.iter().copied()));

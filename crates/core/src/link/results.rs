@@ -2,21 +2,21 @@
 //! back.
 
 use super::graph::{Graph, ResultSideLinked};
-use crate::facts::{At, Channel, ResultSideFact};
+use crate::facts::{At, CallId, Channel, ResultSideFact, RouteId};
 use crate::model::ResultSide;
 use crate::values::Ref;
 use rustc_hash::FxHashMap;
 
 /// Finds the routes that such results belong to; the first one's name is the key.
 pub(super) fn find_routes(graph: &mut Graph<'_>) {
-    let by_call: FxHashMap<At, Vec<usize>> =
+    let by_call: FxHashMap<At, Vec<RouteId>> =
         graph.calls.iter().map(|call| (call.fact.at, call.targets.clone())).collect();
     for i in 0..graph.results.len() {
         let result = &graph.results[i];
         if result.fact.channel != Channel::OpenedRoute {
             continue;
         }
-        let routes: Vec<usize> = match result.fact.side {
+        let routes: Vec<RouteId> = match result.fact.side {
             ResultSide::Receive => by_call.get(&result.fact.at).cloned().unwrap_or_default(),
             ResultSide::Send => {
                 let shown = result.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone());
@@ -32,7 +32,7 @@ pub(super) fn find_routes(graph: &mut Graph<'_>) {
 /// other call passes waits for that.
 pub(super) fn find_merged(graph: &mut Graph<'_>) {
     let mut found = Vec::new();
-    let merging: Vec<usize> = (0..graph.calls.len()).filter(|&i| graph.calls[i].fact.merges).collect();
+    let merging: Vec<CallId> = graph.calls.indices().filter(|&i| graph.calls[i].fact.merges).collect();
     for &i in &merging {
         let call = &graph.calls[i];
         for argument in &call.arguments {
@@ -40,7 +40,7 @@ pub(super) fn find_merged(graph: &mut Graph<'_>) {
             found.push(ResultSideLinked { fact: side, screens: call.screens.clone(), routes: Vec::new() });
         }
     }
-    let mut routes: Vec<usize> = merging.iter().flat_map(|&i| graph.calls[i].targets.clone()).collect();
+    let mut routes: Vec<RouteId> = merging.iter().flat_map(|&i| graph.calls[i].targets.clone()).collect();
     routes.sort_unstable();
     routes.dedup();
     for route in routes {
@@ -50,7 +50,7 @@ pub(super) fn find_merged(graph: &mut Graph<'_>) {
     graph.results.sort_by(|a, b| (a.fact.at, &a.fact.key).cmp(&(b.fact.at, &b.fact.key)));
 }
 
-fn awaited(graph: &Graph<'_>, route: usize) -> Vec<ResultSideLinked> {
+fn awaited(graph: &Graph<'_>, route: RouteId) -> Vec<ResultSideLinked> {
     let Some(screen) = graph.routes[route].screen else { return Vec::new() };
     let passed = |name: &str| {
         graph

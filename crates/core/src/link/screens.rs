@@ -3,7 +3,7 @@
 use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
 use super::owners::Owners;
-use crate::facts::{ReadFact, ResultSideFact, RouteFact, ScreenFact, Shows};
+use crate::facts::{ReadFact, ResultSideFact, RouteFact, ScreenFact, ScreenId, Shows};
 use crate::values::{Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 use std::collections::BTreeSet;
@@ -121,7 +121,7 @@ pub(super) fn add_reads(
 
 /// Marks the screens whose arguments go on where they cannot be followed.
 pub(super) fn mark_whole_bags(sites: &[Ref], owners: &Owners<'_>, graph: &mut Graph<'_>) {
-    let marked: BTreeSet<usize> = sites.iter().flat_map(|&site| owners.of(site)).collect();
+    let marked: BTreeSet<ScreenId> = sites.iter().flat_map(|&site| owners.of(site)).collect();
     for screen in marked {
         graph.screens[screen].whole_bag = true;
     }

@@ -1,10 +1,11 @@
 //! Declarations that an earlier, wider one keeps from ever being asked.
 
 use super::graph::Graph;
+use crate::facts::{ContainerId, RouteId};
 
 /// Finds routes whose every call an earlier route of the same container takes.
 pub(super) fn find(graph: &mut Graph<'_>) {
-    let mut ordered: Vec<usize> =
+    let mut ordered: Vec<RouteId> =
         graph.patterned_in_order().into_iter().filter(|&r| graph.routes[r].loses_to.is_none()).collect();
     ordered.sort_by_key(|&route| (root(graph, route), graph.routes[route].fact.order));
     for at in 0..ordered.len() {
@@ -20,7 +21,7 @@ pub(super) fn find(graph: &mut Graph<'_>) {
     }
 }
 
-fn root(graph: &Graph<'_>, route: usize) -> Option<usize> {
+fn root(graph: &Graph<'_>, route: RouteId) -> Option<ContainerId> {
     let container = graph.routes[route].container?;
     graph.roots(container).first().copied()
 }

@@ -3,15 +3,18 @@
 
 use super::graph::{Graph, HostProblem, Unwired};
 use super::owners::Owners;
-use crate::facts::{MissingStep, PushFact, Sight, Standing, UnplacedFact, ValueType};
+use crate::facts::{
+    ContainerId, MissingStep, PushFact, RouteId, ScreenId, Sight, Standing, UnplacedFact, ValueType,
+};
 use crate::model::{RouteKind, Style};
+use oxc_index::IndexVec;
 use rustc_hash::FxHashMap;
 
 /// A place in a stack.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub struct Stood {
     /// The stack.
-    pub stack: usize,
+    pub stack: ContainerId,
     /// At the bottom of it, not pushed later.
     pub at_root: bool,
     /// The screen shows the stack itself.
@@ -23,16 +26,16 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
     let problems =
         unplaced.iter().map(|fact| HostProblem { what: Unwired::NoStack(fact.name.clone()), at: fact.at });
     graph.host_problems.extend(problems);
-    let stacks: Vec<usize> =
-        (0..graph.containers.len()).filter(|&c| graph.containers[c].fact.sight == Sight::AtOrAbove).collect();
+    let stacks: Vec<ContainerId> =
+        graph.containers.indices().filter(|&c| graph.containers[c].fact.sight == Sight::AtOrAbove).collect();
     if stacks.is_empty() {
         return;
     }
     roots(&stacks, graph);
-    let by_key: FxHashMap<_, usize> =
+    let by_key: FxHashMap<_, ContainerId> =
         stacks.iter().map(|&stack| (graph.containers[stack].fact.key, stack)).collect();
-    let mut holders: Vec<Vec<usize>> = vec![Vec::new(); graph.routes.len()];
-    for (route, held) in holders.iter_mut().enumerate() {
+    let mut holders: IndexVec<RouteId, Vec<ScreenId>> = oxc_index::index_vec![Vec::new(); graph.routes.len()];
+    for (route, held) in holders.iter_mut_enumerated() {
         for standing in graph.routes[route].fact.stands.clone() {
             match standing {
                 Standing::In(key) => {
@@ -49,7 +52,7 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
     // Who shows a screen puts it, and what it registers, in its own stack.
     loop {
         let mut grew = false;
-        for (route, held) in holders.iter().enumerate() {
+        for (route, held) in holders.iter_enumerated() {
             for stood in held.iter().flat_map(|&screen| graph.screens[screen].stacks.clone()) {
                 grew |= add(&mut graph.routes[route].stacks, stood);
             }
@@ -68,7 +71,7 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
             break;
         }
     }
-    for (route, held) in holders.into_iter().enumerate() {
+    for (route, held) in holders.into_iter_enumerated() {
         graph.routes[route].registered_by = held;
     }
     find_losers(graph);
@@ -78,19 +81,19 @@ pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut 
 }
 
 /// Screens with those that are tabs in them, unless a tab has a stack of its own.
-fn tabs(graph: &Graph<'_>) -> Vec<(usize, usize)> {
+fn tabs(graph: &Graph<'_>) -> Vec<(ScreenId, ScreenId)> {
     let mut found = Vec::new();
     for route in graph.routes.iter().filter(|route| route.fact.kind == RouteKind::Tab) {
         let (Some(inner), Some(container)) = (route.screen, route.container) else { continue };
         if graph.screens[inner].stacks.is_empty() {
-            let outer = (0..graph.screens.len()).filter(|&s| graph.screens[s].hosts.contains(&container));
+            let outer = graph.screens.indices().filter(|&s| graph.screens[s].hosts.contains(&container));
             found.extend(outer.map(|outer| (outer, inner)));
         }
     }
     found
 }
 
-fn roots(stacks: &[usize], graph: &mut Graph<'_>) {
+fn roots(stacks: &[ContainerId], graph: &mut Graph<'_>) {
     for &stack in stacks {
         let roots = graph.containers[stack].fact.roots.clone();
         for screen in &mut graph.screens {
@@ -119,24 +122,24 @@ fn add(all: &mut Vec<Stood>, stood: Stood) -> bool {
 
 /// A registration above another of the same type never counts, if that is so in every stack.
 fn find_losers(graph: &mut Graph<'_>) {
-    let at_root = |route: usize, stack: usize| {
+    let at_root = |route: RouteId, stack: ContainerId| {
         graph.routes[route].stacks.iter().any(|stood| stood.stack == stack && stood.at_root)
     };
     let mut lost = Vec::new();
-    for route in 0..graph.routes.len() {
+    for route in graph.routes.indices() {
         let this = &graph.routes[route];
         let Some(registers) = this.fact.registers.as_ref().filter(|_| !this.stacks.is_empty()) else {
             continue;
         };
-        let winner = |stack: usize| {
-            (0..graph.routes.len()).find(|&other| {
+        let winner = |stack: ContainerId| {
+            graph.routes.indices().find(|&other| {
                 other != route
                     && graph.routes[other].fact.registers.as_ref() == Some(registers)
                     && graph.routes[other].fact.class == this.fact.class
                     && at_root(other, stack)
             })
         };
-        let winners: Option<Vec<usize>> =
+        let winners: Option<Vec<RouteId>> =
             this.stacks.iter().map(|stood| if stood.at_root { None } else { winner(stood.stack) }).collect();
         lost.extend(winners.and_then(|winners| winners.first().copied()).map(|winner| (route, winner)));
     }
@@ -148,19 +151,19 @@ fn find_losers(graph: &mut Graph<'_>) {
 /// What a value opens.
 pub(super) enum Opened {
     /// These, as seen from the call.
-    Routes(Vec<usize>),
+    Routes(Vec<RouteId>),
     /// Nothing is registered for the type.
     Nothing,
     /// These are registered, but not where the call can see them: why.
-    OutOfSight(Vec<usize>, String),
+    OutOfSight(Vec<RouteId>, String),
 }
 
 /// What a value of a type opens from places in stacks; none are known where the call's own place is not.
-pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[usize], graph: &Graph<'_>) -> Opened {
-    let all: Vec<usize> = match ty.nullable {
+pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[ScreenId], graph: &Graph<'_>) -> Opened {
+    let all: Vec<RouteId> = match ty.nullable {
         // Another type than the plain one.
         true => Vec::new(),
-        false => (0..graph.routes.len()).filter(|&route| takes(route, ty, graph)).collect(),
+        false => graph.routes.indices().filter(|&route| takes(route, ty, graph)).collect(),
     };
     if all.is_empty() {
         return Opened::Nothing;
@@ -174,8 +177,8 @@ pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[usize], graph: &
     let mut found = Vec::new();
     for &here in from {
         let stands =
-            |route: usize| graph.routes[route].stacks.iter().copied().find(|s| s.stack == here.stack);
-        let seen: Vec<(usize, Stood)> = all
+            |route: RouteId| graph.routes[route].stacks.iter().copied().find(|s| s.stack == here.stack);
+        let seen: Vec<(RouteId, Stood)> = all
             .iter()
             .filter_map(|&route| Some((route, stands(route)?)))
             .filter(|(route, stood)| {
@@ -203,7 +206,7 @@ pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[usize], graph: &
 }
 
 /// Whether a route is for values of a type.
-fn takes(route: usize, ty: &ValueType, graph: &Graph<'_>) -> bool {
+fn takes(route: RouteId, ty: &ValueType, graph: &Graph<'_>) -> bool {
     let fact = &graph.routes[route].fact;
     let Some(registers) = &fact.registers else { return false };
     match ty.class {
@@ -227,7 +230,7 @@ pub(super) fn find_stackless(
 ) {
     for push in pushes {
         let screens = owners.of(push.site);
-        let stackless = |&screen: &usize| {
+        let stackless = |&screen: &ScreenId| {
             let path = &graph.screens[screen].fact.path;
             // A scene's surroundings are its storyboard's.
             let by_code =

@@ -5,7 +5,8 @@ use super::graph::{Argument, Call, Graph};
 use super::patterns::{Fit, TEXT, fit};
 use super::stacks::{Opened, Stood, opened};
 use crate::facts::{
-    ArgumentFact, CallFact, Choice, HostHint, RouteKey, Sight, Slot, TargetFact, Unknown, ValueType,
+    ActionId, ArgumentFact, CallFact, Choice, ContainerId, HostHint, RouteId, RouteKey, ScreenId, Sight,
+    Slot, TargetFact, Unknown, ValueType,
 };
 use crate::model::{CallStatus, RouteKind, Style};
 use crate::names::spelling;
@@ -17,9 +18,9 @@ const OUTSIDE: &[&str] =
 
 /// What resolving comes to.
 struct Resolved {
-    targets: Vec<usize>,
+    targets: Vec<RouteId>,
     status: CallStatus,
-    action: Option<usize>,
+    action: Option<ActionId>,
     out_of_scope: Option<String>,
     unknown: Option<String>,
     filled: Vec<(String, String, Option<String>)>,
@@ -39,7 +40,7 @@ impl Resolved {
         }
     }
 
-    fn to(targets: Vec<usize>) -> Self {
+    fn to(targets: Vec<RouteId>) -> Self {
         Self { targets, ..Self::status(CallStatus::Resolved) }
     }
 
@@ -49,7 +50,7 @@ impl Resolved {
 }
 
 /// Resolves a call that belongs to these screens.
-pub(super) fn resolve(fact: CallFact, screens: Vec<usize>, graph: &Graph<'_>) -> Call {
+pub(super) fn resolve(fact: CallFact, screens: Vec<ScreenId>, graph: &Graph<'_>) -> Call {
     let view = View::of(&fact, &screens, graph);
     let resolved = match &fact.target {
         TargetFact::None => Resolved::to(Vec::new()),
@@ -127,7 +128,7 @@ fn merge(ways: impl Iterator<Item = Resolved>) -> Resolved {
 }
 
 /// Where a target leads that nobody's screen names.
-pub(super) fn ways(target: &TargetFact, style: Style, graph: &Graph<'_>) -> Vec<usize> {
+pub(super) fn ways(target: &TargetFact, style: Style, graph: &Graph<'_>) -> Vec<RouteId> {
     let view = View::default();
     let resolved = match target {
         TargetFact::Text(shapes) => merge(shapes.iter().map(|shape| by_text(shape, style, &view, graph))),
@@ -143,11 +144,11 @@ pub(super) fn ways(target: &TargetFact, style: Style, graph: &Graph<'_>) -> Vec<
 #[derive(Default)]
 struct View {
     /// Routes that show its screens.
-    standing: Vec<usize>,
+    standing: Vec<RouteId>,
     /// Containers its screens stand in.
-    containers: Vec<usize>,
+    containers: Vec<ContainerId>,
     /// Containers its screens host: what is on top there is not known.
-    hosted: Vec<usize>,
+    hosted: Vec<ContainerId>,
     /// The controller is of a host further out, which may hold anything.
     outer: bool,
     /// It says itself through which containers it goes.
@@ -159,11 +160,12 @@ struct View {
 }
 
 impl View {
-    fn of(fact: &CallFact, screens: &[usize], graph: &Graph<'_>) -> Self {
+    fn of(fact: &CallFact, screens: &[ScreenId], graph: &Graph<'_>) -> Self {
         let routes = screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
-        let standing: Vec<usize> = routes.filter(|&route| graph.routes[route].container.is_some()).collect();
+        let standing: Vec<RouteId> =
+            routes.filter(|&route| graph.routes[route].container.is_some()).collect();
         let containers = standing.iter().filter_map(|&route| graph.routes[route].container).collect();
-        let mut hosted: Vec<usize> =
+        let mut hosted: Vec<ContainerId> =
             screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
         let (mut outer, mut anywhere) = (false, false);
         match &fact.host {
@@ -175,7 +177,7 @@ impl View {
             Some(HostHint::Outer) => outer = true,
             Some(HostHint::Any) => anywhere = true,
             Some(HostHint::Container(key) | HostHint::Within(key)) => {
-                hosted = graph.containers.iter().position(|c| c.fact.key == *key).into_iter().collect();
+                hosted = graph.containers.position(|c| c.fact.key == *key).into_iter().collect();
             }
             None => {}
         }
@@ -195,7 +197,7 @@ impl View {
     }
 
     /// Whether a route can be named from here.
-    fn sees(&self, route: usize, graph: &Graph<'_>) -> bool {
+    fn sees(&self, route: RouteId, graph: &Graph<'_>) -> bool {
         let Some(container) = graph.routes[route].container else { return true };
         let holder = &graph.containers[container];
         match holder.fact.sight {
@@ -214,7 +216,7 @@ impl View {
         }
     }
 
-    fn is_hosted(&self, container: usize, graph: &Graph<'_>) -> bool {
+    fn is_hosted(&self, container: ContainerId, graph: &Graph<'_>) -> bool {
         graph.around(container).iter().any(|around| self.hosted.contains(around))
     }
 }
@@ -231,7 +233,7 @@ fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
             return Resolved::to(found);
         }
     }
-    let all: Vec<usize> = graph
+    let all: Vec<RouteId> = graph
         .routes_named(name)
         .iter()
         .copied()
@@ -241,8 +243,8 @@ fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
     if all.is_empty() {
         return Resolved::undeclared(name);
     }
-    let place = |route: usize| graph.routes[route].container.or(graph.routes[route].group);
-    let hosted: Vec<usize> =
+    let place = |route: RouteId| graph.routes[route].container.or(graph.routes[route].group);
+    let hosted: Vec<RouteId> =
         all.iter().copied().filter(|&r| place(r).is_some_and(|c| view.is_hosted(c, graph))).collect();
     if !hosted.is_empty() {
         return Resolved::to(hosted);
@@ -256,8 +258,8 @@ fn by_id(name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
 }
 
 /// Of the actions of a name, the one that the calling screen can use.
-fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
-    let usable = |&action: &usize| {
+fn by_actions(actions: &[ActionId], name: &str, view: &View, graph: &Graph<'_>) -> Resolved {
+    let usable = |&action: &ActionId| {
         let action = &graph.actions[action];
         match action.route {
             Some(route) => view.standing.contains(&route),
@@ -266,7 +268,8 @@ fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> 
             }
         }
     };
-    let hosted = |&action: &usize| graph.actions[action].container.is_some_and(|c| view.is_hosted(c, graph));
+    let hosted =
+        |&action: &ActionId| graph.actions[action].container.is_some_and(|c| view.is_hosted(c, graph));
     let found = actions.iter().copied().find(usable).or_else(|| actions.iter().copied().find(hosted));
     let action = found.unwrap_or(actions[0]);
     let targets = graph.actions[action].targets.clone();
@@ -296,7 +299,7 @@ fn by_actions(actions: &[usize], name: &str, view: &View, graph: &Graph<'_>) -> 
 fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> Resolved {
     let owner = class.trim_end_matches("Directions");
     let showing = graph.routes_showing(owner);
-    let fits = |&action: &usize| {
+    let fits = |&action: &ActionId| {
         let action = &graph.actions[action];
         match (action.route, action.container) {
             (Some(route), _) => showing.contains(&route),
@@ -310,7 +313,7 @@ fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> R
             (None, None) => false,
         }
     };
-    let found: Vec<usize> = graph.actions_spelled(method).iter().copied().filter(fits).collect();
+    let found: Vec<ActionId> = graph.actions_spelled(method).iter().copied().filter(fits).collect();
     let Some(&first) = found.first() else { return Resolved::undeclared(method) };
     let name = graph.actions[first].fact.name.clone();
     let other_screen = by_actions(&found, &name, view, graph);
@@ -332,7 +335,7 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
     if value.starts_with("{}") {
         return Resolved::status(CallStatus::Dynamic);
     }
-    let mut found: Vec<(u32, usize, Vec<_>)> = Vec::new();
+    let mut found: Vec<(u32, RouteId, Vec<_>)> = Vec::new();
     for &i in graph.linked_routes() {
         let best = graph.routes[i]
             .fact
@@ -364,8 +367,8 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
 }
 
 /// Of several candidates, those that can be named from here; else all of them, out of scope.
-fn in_sight(found: Vec<usize>, view: &View, graph: &Graph<'_>) -> (Vec<usize>, Option<String>) {
-    let seen: Vec<usize> = found.iter().copied().filter(|&route| view.sees(route, graph)).collect();
+fn in_sight(found: Vec<RouteId>, view: &View, graph: &Graph<'_>) -> (Vec<RouteId>, Option<String>) {
+    let seen: Vec<RouteId> = found.iter().copied().filter(|&route| view.sees(route, graph)).collect();
     if !seen.is_empty() || found.is_empty() {
         return (seen, None);
     }
@@ -375,11 +378,11 @@ fn in_sight(found: Vec<usize>, view: &View, graph: &Graph<'_>) -> (Vec<usize>, O
 /// A route by the name that it is declared with.
 fn by_name(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resolved {
     let Some(name) = shape.plain() else { return Resolved::status(CallStatus::Dynamic) };
-    let own = |&route: &usize| {
+    let own = |&route: &RouteId| {
         let route = &graph.routes[route];
         route.fact.style == style && route.loses_to.is_none() && route.fact.kind != RouteKind::Fallback
     };
-    let found: Vec<usize> = graph.routes_named(&name).iter().copied().filter(own).collect();
+    let found: Vec<RouteId> = graph.routes_named(&name).iter().copied().filter(own).collect();
     if found.is_empty() {
         return Resolved::undeclared(&name);
     }
@@ -404,7 +407,7 @@ fn by_text(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resol
     if value.starts_with("{}") {
         return Resolved::status(CallStatus::Dynamic);
     }
-    let mut found: Vec<(u32, usize, Fit)> = Vec::new();
+    let mut found: Vec<(u32, RouteId, Fit)> = Vec::new();
     for &i in graph.patterned_routes() {
         let route = &graph.routes[i];
         let own = route.fact.style == style && route.fact.kind != RouteKind::Fallback;
@@ -415,7 +418,7 @@ fn by_text(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resol
             found.push((fit.score, i, fit));
         }
     }
-    let own = |route: usize| graph.routes[route].container.is_none_or(|c| view.is_hosted(c, graph));
+    let own = |route: RouteId| graph.routes[route].container.is_none_or(|c| view.is_hosted(c, graph));
     let seen = view.controller && found.iter().any(|(_, route, _)| own(*route));
     if seen {
         found.retain(|(_, route, _)| own(*route));
@@ -453,8 +456,8 @@ fn by_text(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Resol
 /// Routes registered by a class.
 fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
     let own_type = graph.routes_of_type(class).iter().copied();
-    let found: Vec<usize> = own_type.filter(|&route| graph.routes[route].loses_to.is_none()).collect();
-    let own = |route: &usize| graph.routes[*route].container.is_none_or(|c| view.is_hosted(c, graph));
+    let found: Vec<RouteId> = own_type.filter(|&route| graph.routes[route].loses_to.is_none()).collect();
+    let own = |route: &RouteId| graph.routes[*route].container.is_none_or(|c| view.is_hosted(c, graph));
     match found.iter().any(own) || !view.controller {
         _ if found.is_empty() => Resolved::undeclared(graph.class_name(class)),
         true => Resolved::to(found),
@@ -465,12 +468,12 @@ fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
     }
 }
 
-fn places(stacks: &[usize], at_root: bool) -> Vec<Stood> {
+fn places(stacks: &[ContainerId], at_root: bool) -> Vec<Stood> {
     stacks.iter().map(|&stack| Stood { stack, at_root, shows: false }).collect()
 }
 
 /// What is registered for a value's type.
-fn by_value(ty: &ValueType, view: &View, screens: &[usize], graph: &Graph<'_>) -> Resolved {
+fn by_value(ty: &ValueType, view: &View, screens: &[ScreenId], graph: &Graph<'_>) -> Resolved {
     match opened(ty, &view.stacks, screens, graph) {
         Opened::Routes(found) => Resolved::to(found),
         Opened::Nothing => {
@@ -486,7 +489,7 @@ fn beside(places: i32, view: &View, graph: &Graph<'_>) -> Resolved {
     let mut found = Vec::new();
     for &route in &view.standing {
         let Some(container) = graph.routes[route].container else { continue };
-        let mut all: Vec<usize> =
+        let mut all: Vec<RouteId> =
             graph.routes_in(container).filter(|&r| graph.routes[r].loses_to.is_none()).collect();
         all.sort_by_key(|&r| (graph.routes[r].fact.order, graph.routes[r].fact.at));
         let Some(place) = all.iter().position(|&r| r == route) else { continue };
@@ -502,11 +505,11 @@ fn beside(places: i32, view: &View, graph: &Graph<'_>) -> Resolved {
 
 /// Routes that are known themselves; none is as good as undeclared, and said elsewhere.
 fn by_key(keys: &[RouteKey], style: Style, graph: &Graph<'_>) -> Resolved {
-    let own = |route: &usize| {
+    let own = |route: &RouteId| {
         let fact = &graph.routes[*route].fact;
         fact.style == style && keys.contains(&RouteKey(fact.at))
     };
-    let found: Vec<usize> = (0..graph.routes.len()).filter(own).collect();
+    let found: Vec<RouteId> = graph.routes.indices().filter(own).collect();
     if found.is_empty() { Resolved::status(CallStatus::Undeclared) } else { Resolved::to(found) }
 }
 
@@ -515,7 +518,7 @@ fn by_class(class: Ref, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
     let Some(screen) = graph.screen_of(class).map(|screen| &graph.screens[screen]) else {
         return Resolved::status(CallStatus::External);
     };
-    let (own, others): (Vec<usize>, Vec<usize>) =
+    let (own, others): (Vec<RouteId>, Vec<RouteId>) =
         screen.routes.iter().copied().partition(|&route| graph.routes[route].fact.style == fact.style);
     Resolved::to(if own.is_empty() { others } else { own })
 }

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::Absent;
+use crate::facts::{Absent, RouteId};
 use crate::link::{Graph, parameters_of};
 use crate::model::Severity;
 
@@ -73,7 +73,7 @@ fn mapped(graph: &Graph<'_>, sink: &mut Sink) {
 
 /// Whether only its screen's plain use says that a parameter is needed, and nobody ever passes it or
 /// another use does without: who reads it is asked, not who calls.
-fn is_guessed(graph: &Graph<'_>, route: usize, name: &str) -> bool {
+fn is_guessed(graph: &Graph<'_>, route: RouteId, name: &str) -> bool {
     let (route, this) = (&graph.routes[route], route);
     let Some(screen) = route.screen.filter(|_| route.declares_by_reads()) else { return false };
     let reads: Vec<_> = graph.reads_of(screen).filter(|read| read.name == name).collect();

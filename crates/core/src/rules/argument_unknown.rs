@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
+use crate::facts::ScreenId;
 use crate::link::Graph;
 use crate::model::Severity;
 use crate::names::nearest;
@@ -51,7 +52,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 /// The screen takes it out by hand: undeclared, but it arrives.
-fn read_by_name(graph: &Graph<'_>, screen: Option<usize>, name: &str) -> bool {
+fn read_by_name(graph: &Graph<'_>, screen: Option<ScreenId>, name: &str) -> bool {
     screen.is_some_and(|screen| graph.reads_of(screen).any(|read| read.name == name))
 }
 

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::Query;
+use crate::facts::{Query, ScreenId};
 use crate::link::Graph;
 use crate::model::Severity;
 
@@ -17,7 +17,7 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    for (i, route) in graph.routes.iter().enumerate() {
+    for (i, route) in graph.routes.iter_enumerated() {
         let Some(screen) = route.screen else { continue };
         // Where taking out declares, only what is declared beside that can be left unread.
         let declared = match route.declares_by_reads() {
@@ -66,7 +66,7 @@ fn extras(graph: &Graph<'_>, sink: &mut Sink) {
     }
 }
 
-fn is_read(graph: &Graph<'_>, screen: usize, name: &str) -> bool {
+fn is_read(graph: &Graph<'_>, screen: ScreenId, name: &str) -> bool {
     graph.reads_of(screen).any(|read| read.name == name)
 }
 

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::facts::{Absent, Opened, Passes};
+use crate::facts::{Absent, Opened, Passes, RouteId};
 use crate::link::{Call, Graph, Parameter, Read};
 use crate::model::{Severity, Via};
 use crate::names::nearest;
@@ -24,9 +24,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         .filter(|read| read.fact.generated.is_none() && !read.fact.from_outside && !read.fact.is_parameter)
         .filter(|read| read.fact.absent != Absent::Unmet)
     {
-        let routes: Vec<usize> =
+        let routes: Vec<RouteId> =
             read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.clone()).collect();
-        let relevant: Vec<usize> = routes
+        let relevant: Vec<RouteId> = routes
             .into_iter()
             .filter(|&route| (read.fact.via == Via::Extra) == graph.routes[route].takes_extras())
             .collect();
@@ -70,13 +70,13 @@ fn is_optional(read: &Read) -> bool {
 }
 
 /// Whether a route says nothing of what it takes, in a style whose callers pass what they like.
-fn is_loose(graph: &Graph<'_>, route: usize) -> bool {
+fn is_loose(graph: &Graph<'_>, route: RouteId) -> bool {
     let route = &graph.routes[route];
     route.declares_by_reads() && graph.ways(route.fact.style).passes == Passes::Loosely
 }
 
 /// Whether a call passes something that nobody takes out.
-fn is_lost(graph: &Graph<'_>, route: usize) -> bool {
+fn is_lost(graph: &Graph<'_>, route: RouteId) -> bool {
     let reads: Vec<&str> = graph.routes[route]
         .screen
         .map(|screen| graph.reads_of(screen).map(|read| read.name.as_str()).collect())
@@ -88,7 +88,7 @@ fn is_lost(graph: &Graph<'_>, route: usize) -> bool {
 }
 
 /// Whether a route declares the name, or a call to it passes it or may pass anything.
-fn may_supply(graph: &Graph<'_>, route: usize, name: &str) -> bool {
+fn may_supply(graph: &Graph<'_>, route: RouteId, name: &str) -> bool {
     let fact = &graph.routes[route];
     // Of a path only its own parameters are declared: what the query holds, its screen only asks for.
     let asked = |parameter: &Parameter| fact.fact.opened == Opened::ByAddress && parameter.via == Via::Query;

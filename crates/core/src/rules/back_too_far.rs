@@ -1,7 +1,8 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::{Addresses, Presents};
+use crate::facts::{Addresses, Presents, RouteId};
 use crate::link::{Call, Graph};
 use crate::model::{RouteKind, Severity, Verb};
+use oxc_index::{IndexVec, index_vec};
 use std::collections::VecDeque;
 
 pub(super) static RULE: Rule = Rule {
@@ -34,10 +35,10 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 /// How many screens lie under each route on its shortest way in; tabs add none.
-fn depths(graph: &Graph<'_>) -> Vec<Option<u32>> {
-    let mut depths: Vec<Option<u32>> = vec![None; graph.routes.len()];
-    let mut todo: VecDeque<(usize, u32)> = VecDeque::new();
-    for (i, route) in graph.routes.iter().enumerate() {
+fn depths(graph: &Graph<'_>) -> IndexVec<RouteId, Option<u32>> {
+    let mut depths: IndexVec<RouteId, Option<u32>> = index_vec![None; graph.routes.len()];
+    let mut todo: VecDeque<(RouteId, u32)> = VecDeque::new();
+    for (i, route) in graph.routes.iter_enumerated() {
         let outermost = route.container.is_some_and(|c| graph.containers[c].parents.is_empty());
         let tab =
             route.fact.kind == RouteKind::Tab && route.container.is_some_and(|c| graph.containers[c].is_app);

@@ -18,7 +18,7 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    for (i, container) in graph.containers.iter().enumerate() {
+    for (i, container) in graph.containers.iter_enumerated() {
         let Some(at) = container.fact.no_fallback else { continue };
         let mut routes = graph.routes_in(i).map(|route| &graph.routes[route]).peekable();
         let any = routes.peek().is_some();

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::Channel;
+use crate::facts::{Channel, ScreenId};
 use crate::link::Graph;
 use crate::model::{ResultSide, Severity};
 use std::collections::BTreeSet;
@@ -37,7 +37,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 fn arguments(graph: &Graph<'_>, sink: &mut Sink) {
-    let mut seen: BTreeSet<(usize, &str)> = BTreeSet::new();
+    let mut seen: BTreeSet<(ScreenId, &str)> = BTreeSet::new();
     for call in &graph.calls {
         for argument in call.arguments.iter().filter(|argument| argument.fact.literal_key) {
             for &target in &call.targets {

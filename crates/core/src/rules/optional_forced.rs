@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::Absent;
+use crate::facts::{Absent, RouteId};
 use crate::link::Graph;
 use crate::model::Severity;
 
@@ -40,7 +40,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 fn unmet(graph: &Graph<'_>, sink: &mut Sink) {
     for read in graph.reads.iter().filter(|read| read.fact.absent == Absent::Unmet) {
         let routes = read.screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
-        let lacks = |route: usize| {
+        let lacks = |route: RouteId| {
             let mut calls = graph.calls_to(route).filter(|call| call.goes_forward() && !call.fact.open);
             calls.find(|call| call.arguments.iter().all(|argument| argument.name != read.name))
         };

@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink};
-use crate::facts::{Opened, Unopened};
+use crate::facts::{Opened, RouteId, Unopened};
 use crate::link::Graph;
 use crate::model::{RouteKind, Severity};
 
@@ -29,7 +29,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         };
         sink.push(Report::new(fact.at, &fact.name, message));
     }
-    for (i, screen) in graph.screens.iter().enumerate() {
+    for (i, screen) in graph.screens.iter_enumerated() {
         let fact = &screen.fact;
         if fact.is_base || screen.derived || screen.made || !screen.routes.is_empty() {
             continue;
@@ -40,11 +40,11 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 }
 
 /// Routes that nothing leads to by name. What another finding explains is left to that.
-fn orphan_routes(graph: &Graph<'_>) -> Vec<usize> {
-    (0..graph.routes.len()).filter(|&route| is_orphan(graph, route)).collect()
+fn orphan_routes(graph: &Graph<'_>) -> Vec<RouteId> {
+    graph.routes.indices().filter(|&route| is_orphan(graph, route)).collect()
 }
 
-fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
+fn is_orphan(graph: &Graph<'_>, route: RouteId) -> bool {
     let this = &graph.routes[route];
     let opened = this.start
         || this.entry
@@ -68,7 +68,7 @@ fn is_orphan(graph: &Graph<'_>, route: usize) -> bool {
         }
         Unopened::Orphan => match this.group {
             // A graph whose inside is entered by other ways need not be named itself.
-            Some(group) => !graph.routes.iter().enumerate().any(|(i, inner)| {
+            Some(group) => !graph.routes.iter_enumerated().any(|(i, inner)| {
                 inner.container.is_some_and(|c| graph.is_within(c, group))
                     && (inner.entry || graph.is_called_from_outside(i, group))
             }),

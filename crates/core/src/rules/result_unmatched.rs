@@ -1,5 +1,5 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::facts::Channel;
+use crate::facts::{Channel, RouteId};
 use crate::link::{Graph, ResultSideLinked, differ};
 use crate::model::{CallStatus, Platform, ResultSide, Severity};
 use crate::names::nearest;
@@ -73,7 +73,7 @@ fn of_opened_routes(graph: &Graph<'_>, results: &[&ResultSideLinked], sink: &mut
             );
         }
     }
-    let mut seen: Vec<usize> = Vec::new();
+    let mut seen: Vec<RouteId> = Vec::new();
     for send in &sends {
         let Some(key) =
             send.fact.key.as_ref().filter(|_| send.routes.iter().all(|route| !seen.contains(route)))

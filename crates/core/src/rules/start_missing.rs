@@ -16,7 +16,7 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    for (i, container) in graph.containers.iter().enumerate() {
+    for (i, container) in graph.containers.iter_enumerated() {
         if container.start.is_some() || container.says.is_open() || container.incomplete {
             continue;
         }

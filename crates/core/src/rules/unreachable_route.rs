@@ -1,4 +1,5 @@
 use super::{Example, Report, Rule, Sink};
+use crate::facts::{RouteId, ScreenId};
 use crate::link::{Graph, reachable_from};
 use crate::model::Severity;
 
@@ -20,14 +21,16 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         return;
     }
     // What is broken, or has no route to be reached by, explains all that lies behind it.
-    let mut explained: Vec<usize> = (0..graph.routes.len())
+    let mut explained: Vec<RouteId> = graph
+        .routes
+        .indices()
         .filter(|&route| graph.routes[route].reached || graph.is_excused(route))
         .collect();
-    let used = |screen: &usize| graph.screens[*screen].made || graph.screens[*screen].derived;
+    let used = |screen: &ScreenId| graph.screens[*screen].made || graph.screens[*screen].derived;
     explained.extend(graph.lost_screens().filter(used).flat_map(|screen| graph.opened_by(screen)));
     let mut known = reachable_from(graph, explained.clone());
-    let mut reported: Vec<usize> = Vec::new();
-    for route in 0..graph.routes.len() {
+    let mut reported: Vec<RouteId> = Vec::new();
+    for route in graph.routes.indices() {
         let called: Vec<_> = graph.calls_to(route).collect();
         // Those that only open each other are in it together.
         let round = || {
