@@ -19,6 +19,7 @@ pub mod map;
 pub mod model;
 pub mod names;
 pub mod network;
+mod owners;
 mod reach;
 #[cfg(test)]
 mod reach_tests;

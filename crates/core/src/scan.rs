@@ -7,7 +7,7 @@
 use crate::facts::Facts;
 use crate::link::{complete, link};
 use crate::model::{Document, Skipped};
-use crate::recover::{LIBRARIES, STYLES, recover, ways};
+use crate::recover::{LIBRARIES, ROOMS, STYLES, recover};
 use crate::rules;
 use crate::search::Search;
 use crate::settings::{Named, Settings};
@@ -141,11 +141,11 @@ fn run(mut sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
         let program = Program::new(&sources, std::mem::take(&mut files.bodies), LIBRARIES);
         let values = Values::new(&program);
         values.prepare();
-        let mut graph = link(recover_all(&program, values), values, ways);
-        graph.half_read = files.half_read(&sources);
+        let linked = link(recover_all(&program, values), values, ROOMS);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {
-            complete(&mut graph, values, &options.settings);
+            let half_read = files.half_read(&sources);
+            let graph = complete(linked, values, &options.settings, half_read);
             let findings = rules::judge(&graph);
             break document::write(&graph, &program, findings, label);
         }

@@ -1,6 +1,6 @@
 //! Calls, reads and results, as they are recovered.
 
-use super::{Absent, At, ContainerKey, ParameterFact, RouteKey};
+use super::{Absent, At, ContainerKey, RouteKey};
 use crate::model::{Form, ResultSide, Style, Verb, Via};
 use crate::values::{Ref, Shape};
 
@@ -50,10 +50,10 @@ pub enum TargetFact {
     Ids(Vec<String>),
     /// One of these named ways.
     Actions(Vec<String>),
-    /// Generated directions: the class, the method, as written.
+    /// A generated way: what it leads on from, and its function.
     Generated {
-        /// `ShelfFragmentDirections`.
-        class: String,
+        /// What they lead on from: `ShelfFragment`.
+        owner: String,
         /// `actionShelfToItem`.
         method: String,
         /// Its arguments name all they pass: Kotlin's function, not Java's setters.
@@ -180,7 +180,7 @@ pub struct ReadFact {
     pub ty: Option<String>,
     /// What comes of it where the value is absent.
     pub absent: Absent,
-    /// It is a property of a generated class: the class's name.
+    /// It is a property of what was generated for a screen: the screen's name.
     pub generated: Option<String>,
     /// Extras of an intent rather than arguments.
     pub via: Via,
@@ -265,13 +265,3 @@ pub struct ResultSideFact {
     pub at: At,
 }
 
-/// A place where all that a screen gets is taken as one object: its parts are what the route takes.
-#[derive(Debug)]
-pub struct BagFact {
-    /// What the whole is called, and its type.
-    pub whole: (String, String),
-    /// The parts.
-    pub parameters: Vec<ParameterFact>,
-    /// The node it is at.
-    pub site: Ref,
-}

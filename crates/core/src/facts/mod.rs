@@ -4,28 +4,24 @@
 mod calls;
 mod ids;
 mod kinds;
+mod own;
 mod routes;
 mod screens;
+mod slips;
 mod ways;
-mod wiring;
 
 pub use calls::{
-    ArgumentFact, BagFact, CallFact, Channel, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact,
-    ValueType,
+    ArgumentFact, CallFact, Channel, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact, ValueType,
 };
 pub use ids::{ActionId, CallId, ContainerId, RouteId, ScreenId};
 pub use kinds::{Absent, Holds, Opened, Order, ShownBy, Start, Takes};
+pub use own::{Own, OwnFact};
 pub use routes::{
-    ActionFact, AddressFact, AnswerFact, ChosenStart, ContainerFact, ContainerKey, IncludeFact, LinkFact,
-    OriginFact, Owner, ParameterFact, RedirectFact, RouteFact, RouteKey, Shows, Sight, StaleFact, Standing,
-    StartFact, TypeNamed, UnplacedFact,
+    ActionFact, ChosenStart, ContainerFact, ContainerKey, LinkFact, Owner, ParameterFact, RedirectFact,
+    RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact, TypeNamed,
 };
-pub use screens::{LayoutUse, PartFact, ScreenFact};
-pub use wiring::{
-    HandledFact, HostFact, InflateFact, MappedFact, MappedTo, MenuFact, MenuItem, MenuSetup, MenuView,
-    MissingStep, Overruled, PushFact, UnfiledFact, UsedFact,
-};
-
+pub use screens::{PartFact, ScreenFact};
+pub use slips::{MissingStep, Overruled, ProblemFact, Unwired, UsedFact};
 pub use ways::{
     Addresses, Choice, Names, Objects, Passes, Presents, Query, Sentence, Space, Unknown, Unopened, Ways,
 };
@@ -41,12 +37,15 @@ macro_rules! facts {
         #[derive(Debug, Default)]
         pub struct Facts {
             $($(#[$doc])* pub $name: Vec<$of>,)+
+            /// What one style has and no other.
+            pub own: Own,
         }
 
         impl Facts {
             /// Takes over another file's facts.
             pub fn extend(&mut self, other: Self) {
                 $(self.$name.extend(other.$name);)+
+                self.own.append(other.own);
             }
         }
     };
@@ -57,74 +56,36 @@ facts! {
     screens: ScreenFact,
     /// Classes whose code runs as another's.
     parts: PartFact,
+    /// Code that runs for no screen.
+    nobodys: Ref,
     /// Routes.
     routes: RouteFact,
     /// What routes stand in: graphs, hosts, navigators.
     containers: ContainerFact,
-    /// What is set on a screen from outside, by the name of its route.
-    set_outside: (String, String),
     /// Starts that are chosen apart from their containers.
     chosen: ChosenStart,
-    /// Graphs put into others.
-    includes: IncludeFact,
     /// Named ways from one route to another.
     actions: ActionFact,
     /// Ways on that no call takes.
     redirects: RedirectFact,
-    /// Entries that lead on to pages.
-    mapped: MappedFact,
-    /// Addresses that are declared apart from their routes.
-    links: LinkFact,
-    /// Schemes and hosts that an app answers.
-    origins: OriginFact,
-    /// Modules whose navigators look for names inside of others as well.
-    looking_inside: usize,
-    /// Code that runs for no screen.
-    nobodys: Ref,
-    /// Addresses that lead into the app.
-    addresses: AddressFact,
-    /// Addresses that code takes apart itself.
-    answers: AnswerFact,
     /// Calls.
     calls: CallFact,
     /// Reads.
     reads: ReadFact,
-    /// Places where all arguments are taken as one object.
-    bags: BagFact,
-    /// Sides of results.
-    results: ResultSideFact,
-    /// Views that show a container.
-    hosts: HostFact,
-    /// Layouts put into others: the outer one's name, the inner one's.
-    layout_includes: (String, String),
-    /// Graphs set or inflated from code.
-    inflates: InflateFact,
-    /// Menus.
-    menus: MenuFact,
-    /// Views that show a menu.
-    menu_views: MenuView,
-    /// Code that ties a menu to navigation.
-    menu_setups: MenuSetup,
-    /// Menu entries that code answers itself.
-    handled: HandledFact,
-    /// Resources that code mentions.
-    used: UsedFact,
-    /// Screens that a layout names and no file is.
-    unfiled: UnfiledFact,
-    /// Destinations that no stack has.
-    unplaced: UnplacedFact,
-    /// Ways in which screens are shown, by full names: inside of a stack or not.
-    ways: (String, bool),
-    /// Pushes that need a stack around.
-    pushes: PushFact,
-    /// Set-up with a step that is not there.
-    missing_steps: MissingStep,
-    /// Screens that markup shows outside of any route: full class names.
-    shown_by_markup: String,
-    /// Registrations that never count.
-    overruled: Overruled,
     /// Places where all arguments are handed on whole, so that any may be read there.
     whole_bags: Ref,
+    /// Sides of results.
+    results: ResultSideFact,
+    /// Names that code mentions.
+    used: UsedFact,
+    /// Screens that markup shows outside of any route: full class names.
+    shown_by_markup: String,
+    /// What lacks something to be shown.
+    problems: ProblemFact,
+    /// Set-up with a step that is not there.
+    missing_steps: MissingStep,
+    /// Registrations that never count.
+    overruled: Overruled,
     /// Generated code that is out of step.
     stale: StaleFact,
 }

@@ -104,15 +104,6 @@ pub enum Standing {
     With(Ref),
 }
 
-/// Destinations that are declared in a helper which nobody uses.
-#[derive(Debug)]
-pub struct UnplacedFact {
-    /// The helper's name.
-    pub name: String,
-    /// The helper.
-    pub at: At,
-}
-
 /// What a route shows.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub enum Shows {
@@ -250,15 +241,6 @@ pub struct ChosenStart {
     pub start: StartFact,
 }
 
-/// A graph put into another.
-#[derive(Debug)]
-pub struct IncludeFact {
-    /// The outer one.
-    pub into: ContainerKey,
-    /// The inner one's resource name.
-    pub resource: String,
-}
-
 /// What an action belongs to.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub enum Owner {
@@ -300,60 +282,11 @@ pub struct RedirectFact {
     pub target: TargetFact,
 }
 
-/// Addresses that the system hands to an app whose routes are text.
-#[derive(Debug, Clone)]
-pub struct AddressFact {
-    /// Scheme and host: `https://barn.example`.
-    pub origin: String,
-    /// The path, if it says one.
-    pub path: Option<String>,
-    /// Whether the path may go on.
-    pub is_prefix: bool,
-    /// The module of the app.
-    pub module: usize,
-    /// Where.
-    pub at: At,
-}
-
-/// One answer to an address that code takes apart itself.
-#[derive(Debug)]
-pub struct AnswerFact {
-    /// The scheme that is compared with; `None` where any of the app's is meant.
-    pub scheme: Option<String>,
-    /// The host that is answered.
-    pub host: String,
-    /// What the rest of the path is called where it is used.
-    pub rest: Option<String>,
-    /// What is done.
-    pub body: Ref,
-    /// The comparison.
-    pub at: At,
-}
-
-/// A scheme and host that an app answers, where its paths are declared apart.
-#[derive(Debug)]
-pub struct OriginFact {
-    /// The style of the routes.
-    pub style: Style,
-    /// `barn://`.
-    pub origin: String,
-    /// The module of the app.
-    pub module: usize,
-}
-
 /// An address that is declared apart from the route that it opens.
 #[derive(Debug, Clone)]
 pub struct LinkFact {
-    /// The style of the route.
-    pub style: Style,
     /// The route's name.
     pub route: String,
-    /// Its path, parameters in braces; `None` where it only groups others.
-    pub pattern: Option<String>,
-    /// Schemes and hosts that the app answers.
-    pub origins: Vec<String>,
-    /// The module of the app.
-    pub module: usize,
     /// Where the route is named.
     pub at: At,
 }

@@ -21,25 +21,16 @@ pub struct ScreenFact {
     pub surely: bool,
     /// It is only there to be derived from.
     pub is_base: bool,
-    /// Layouts it shows, by resource name.
-    pub layouts: Vec<LayoutUse>,
     /// Its name in its declaration.
     pub at: At,
 }
 
 impl ScreenFact {
-    /// A screen that may be something else as well, shows no layout and can be shown itself.
+    /// A screen that may be something else as well, and can be shown itself.
     #[must_use]
     pub fn new(class: Ref, name: String, path: String, kind: ScreenKind, at: At) -> Self {
-        Self { class, name, path, kind, sheet: false, surely: false, is_base: false, layouts: Vec::new(), at }
+        Self { class, name, path, kind, sheet: false, surely: false, is_base: false, at }
     }
-}
-
-/// A layout that a screen shows.
-#[derive(Debug, Clone, PartialEq, Eq)]
-pub struct LayoutUse {
-    /// Resource name.
-    pub layout: String,
 }
 
 /// A class whose code runs as another's: the state of a widget.

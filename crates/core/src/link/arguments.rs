@@ -1,9 +1,8 @@
 //! Arguments and reads under the names that routes declare.
 
 use super::graph::{Argument, Graph, Parameter, Read, Route};
-use super::owners::Owners;
 use super::targets::same;
-use crate::facts::{Absent, ActionId, BagFact, RouteId, Slot, Takes, TargetFact};
+use crate::facts::{Absent, ActionId, RouteId, Slot, TargetFact};
 use crate::model::Via;
 use crate::values::{Ref, Values};
 
@@ -53,24 +52,6 @@ pub(super) fn name(graph: &mut Graph<'_>) {
     }
 }
 
-/// Where a route could be given anything that its screen has, it takes what it is given.
-pub(super) fn keep_passed(set_outside: &[(String, String)], graph: &mut Graph<'_>) {
-    for route in graph.routes.indices() {
-        if graph.routes[route].fact.takes != Takes::AsPassed {
-            continue;
-        }
-        let name = graph.routes[route].fact.name.clone();
-        let set = set_outside.iter().filter(|(of, _)| *of == name).map(|(_, property)| property.clone());
-        let passed: Vec<String> = graph
-            .calls_to(route)
-            .flat_map(|call| &call.arguments)
-            .map(|argument| argument.name.clone())
-            .chain(set)
-            .collect();
-        graph.routes[route].parameters.retain(|parameter| passed.contains(&parameter.name));
-    }
-}
-
 /// A route's parameters as one action leaves them: what it supplies need not be passed.
 pub(crate) fn parameters_of(graph: &Graph<'_>, action: Option<ActionId>, route: RouteId) -> Vec<Parameter> {
     let mut parameters = graph.routes[route].parameters.clone();
@@ -100,34 +81,6 @@ fn declares(route: RouteId, read: &Read) -> bool {
 fn spelled(generated: &str, parameters: &[Parameter]) -> String {
     let found = parameters.iter().find(|parameter| same(&parameter.name, generated));
     found.map_or_else(|| generated.to_owned(), |parameter| parameter.name.clone())
-}
-
-/// What is taken whole, as one object, takes the object's parts.
-pub(super) fn declare_from_bags(
-    bags: Vec<BagFact>,
-    owners: &Owners<'_>,
-    graph: &mut Graph<'_>,
-    values: Values<'_>,
-) {
-    for bag in bags {
-        let mut routes = declared_around(bag.site, graph, values);
-        if routes.is_empty() {
-            let screens = owners.of(bag.site).into_iter();
-            routes.extend(screens.flat_map(|screen| graph.screens[screen].routes.clone()));
-        }
-        for route in routes {
-            let this = &mut graph.routes[route];
-            if !this.fact.takes.by_reads() {
-                continue;
-            }
-            this.whole.get_or_insert_with(|| bag.whole.clone());
-            let declared = &mut this.parameters;
-            let new =
-                bag.parameters.iter().filter(|part| declared.iter().all(|known| known.name != part.name));
-            let new: Vec<Parameter> = new.cloned().collect();
-            declared.extend(new);
-        }
-    }
 }
 
 /// The routes in whose declaration a node stands: several where they share one, the innermost only.

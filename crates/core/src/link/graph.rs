@@ -4,8 +4,8 @@ use super::index::Index;
 use super::stacks::Stood;
 use crate::facts::{
     ActionFact, ActionId, Addresses, ArgumentFact, At, CallFact, CallId, ContainerFact, ContainerId,
-    HostFact, LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact,
-    RouteFact, RouteId, ScreenFact, ScreenId, StaleFact, Start, Takes, TargetFact, UsedFact, Ways,
+    LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact,
+    RouteFact, RouteId, ScreenFact, ScreenId, Sight, StaleFact, Start, Takes, TargetFact, UsedFact, Unwired, Ways,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;
@@ -14,7 +14,7 @@ use oxc_index::IndexVec;
 use rustc_hash::{FxHashMap, FxHashSet};
 
 /// How a style's names work, by the style.
-pub type WaysOf = fn(Style) -> &'static Ways;
+pub(super) type WaysOf = fn(Style) -> &'static Ways;
 
 /// Everything that was found, joined. Lists point into each other by index.
 #[derive(Debug)]
@@ -50,8 +50,8 @@ pub struct Graph<'p> {
     pub overruled: Vec<Overruled>,
     /// Ways on that no call takes.
     pub redirects: Vec<Redirect>,
-    /// Entries that lead on to pages.
-    pub mapped: Vec<Mapped>,
+    /// Routes that hand on to the pages that they lead to.
+    pub hands_on: Vec<HandsOn>,
     /// Names of the source's classes whose objects are no plain values.
     pub objects: FxHashSet<String>,
     /// Generated code that is out of step.
@@ -80,8 +80,6 @@ pub struct Graph<'p> {
 pub struct Screen {
     /// What was recovered.
     pub fact: ScreenFact,
-    /// Layouts it shows, included ones too.
-    pub layouts: Vec<String>,
     /// Containers it hosts.
     pub hosts: Vec<ContainerId>,
     /// Its places in stacks.
@@ -145,6 +143,8 @@ pub struct Container {
     pub start: Option<RouteId>,
     /// All that it may show first.
     pub starts: Vec<RouteId>,
+    /// From where its routes can be named.
+    pub sight: Sight,
     /// Something that is reported already keeps it from being shown.
     pub broken: bool,
     /// It includes a graph that is not in the source.
@@ -162,12 +162,12 @@ pub struct Redirect {
     pub targets: Vec<RouteId>,
 }
 
-/// An entry that leads on to a page.
+/// A route that hands what it is given on to a page.
 #[derive(Debug)]
-pub struct Mapped {
-    /// The entry's route.
+pub struct HandsOn {
+    /// The route.
     pub route: RouteId,
-    /// The page's route, where the entry names one.
+    /// The page's route, where one is named.
     pub page: Option<RouteId>,
     /// The names under which it hands values on.
     pub passes: Vec<String>,
@@ -248,11 +248,11 @@ pub struct ResultSideLinked {
     pub routes: Vec<RouteId>,
 }
 
-/// A host and the container it shows.
+/// A view and the containers it shows.
 #[derive(Debug)]
 pub struct Host {
-    /// What was recovered.
-    pub fact: HostFact,
+    /// The view's id.
+    pub id: Option<String>,
     /// Screens whose layout it is in.
     pub screens: Vec<ScreenId>,
     /// Containers it shows.
@@ -266,27 +266,6 @@ pub struct HostProblem {
     pub what: Unwired,
     /// Where.
     pub at: At,
-}
-
-/// Ways in which a host can be left without what it needs.
-#[derive(Debug, Clone, PartialEq, Eq)]
-pub enum Unwired {
-    /// A host that is given no graph.
-    HostWithoutGraph,
-    /// A host that cannot be inflated.
-    HostWithoutId,
-    /// A host whose graph is not in the source.
-    NoSuchGraph(String),
-    /// A graph that nothing shows.
-    GraphWithoutHost(String),
-    /// A menu entry that names no route, by its id.
-    EntryWithoutRoute(String),
-    /// A layout names a screen that no file is.
-    ScreenWithoutFile(String),
-    /// A manager that holds nothing.
-    NothingIn,
-    /// A helper that registers destinations, and that no stack uses.
-    NoStack(String),
 }
 
 /// A constant or function that holds route text.
@@ -323,7 +302,7 @@ impl<'p> Graph<'p> {
             unlinked: Vec::new(),
             overruled: Vec::new(),
             redirects: Vec::new(),
-            mapped: Vec::new(),
+            hands_on: Vec::new(),
             objects: FxHashSet::default(),
             stale: Vec::new(),
             namespaces: Vec::new(),
@@ -348,6 +327,29 @@ impl Route {
 }
 
 impl Call {
+    /// A call that leads to routes which are known.
+    #[must_use]
+    pub fn resolved(
+        fact: CallFact,
+        ways: &'static Ways,
+        screens: Vec<ScreenId>,
+        targets: Vec<RouteId>,
+    ) -> Self {
+        Self {
+            ways,
+            fact,
+            screens,
+            targets,
+            leads_on: Vec::new(),
+            status: CallStatus::Resolved,
+            action: None,
+            out_of_scope: None,
+            unknown: None,
+            raw: Vec::new(),
+            arguments: Vec::new(),
+        }
+    }
+
     /// Whether it leads forward to something it names.
     #[must_use]
     pub fn goes_forward(&self) -> bool {

@@ -1,7 +1,7 @@
 //! Questions that several rules ask of the graph.
 
-use super::graph::{Graph, Unwired};
-use crate::facts::{At, ContainerId, RouteId, ScreenId, Ways};
+use super::graph::Graph;
+use crate::facts::{At, ContainerId, RouteId, ScreenId, Unwired, Ways};
 use crate::model::{CallStatus, Place, Style};
 use crate::names::nearest;
 use crate::values::Ref;

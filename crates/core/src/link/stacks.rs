@@ -1,12 +1,10 @@
 //! Stacks whose destinations are registered by views: what stands in which, and what a value opens there
 //! (developer.apple.com, "navigationDestination(for:destination:)": the one nearest to the root counts).
 
-use super::graph::{Graph, HostProblem, Unwired};
-use super::owners::Owners;
-use crate::facts::{
-    ContainerId, MissingStep, PushFact, RouteId, ScreenId, Sight, Standing, UnplacedFact, ValueType,
-};
-use crate::model::{RouteKind, Style};
+use super::graph::Graph;
+use crate::owners::Owners;
+use crate::facts::{ContainerId, RouteId, ScreenId, Sight, Standing, ValueType};
+use crate::model::RouteKind;
 use oxc_index::IndexVec;
 use rustc_hash::FxHashMap;
 
@@ -22,12 +20,9 @@ pub struct Stood {
 }
 
 /// Finds which stacks registrations and screens stand in, and which of several registrations counts.
-pub(super) fn stand(unplaced: &[UnplacedFact], owners: &Owners<'_>, graph: &mut Graph<'_>) {
-    let problems =
-        unplaced.iter().map(|fact| HostProblem { what: Unwired::NoStack(fact.name.clone()), at: fact.at });
-    graph.host_problems.extend(problems);
+pub(super) fn stand(owners: &Owners<'_>, graph: &mut Graph<'_>) {
     let stacks: Vec<ContainerId> =
-        graph.containers.indices().filter(|&c| graph.containers[c].fact.sight == Sight::AtOrAbove).collect();
+        graph.containers.indices().filter(|&c| graph.containers[c].sight == Sight::AtOrAbove).collect();
     if stacks.is_empty() {
         return;
     }
@@ -218,39 +213,5 @@ fn takes(route: RouteId, ty: &ValueType, graph: &Graph<'_>) -> bool {
                     && ty.name.rsplit_once('.').is_some_and(|(owner, _)| owner == registers.name))
         }
         None => registers.class.is_none() && registers.name == ty.name,
-    }
-}
-
-/// Pushes of screens that are never shown in a stack: they do nothing.
-pub(super) fn find_stackless(
-    ways: &[(String, bool)],
-    pushes: &[PushFact],
-    owners: &Owners<'_>,
-    graph: &mut Graph<'_>,
-) {
-    for push in pushes {
-        let screens = owners.of(push.site);
-        let stackless = |&screen: &ScreenId| {
-            let path = &graph.screens[screen].fact.path;
-            // A scene's surroundings are its storyboard's.
-            let by_code =
-                graph.screens[screen].routes.iter().all(|&route| graph.routes[route].is(Style::Uikit));
-            let own: Vec<bool> =
-                ways.iter().filter(|(of, _)| of == path).map(|(_, inside)| *inside).collect();
-            by_code && !own.is_empty() && !own.contains(&true)
-        };
-        if screens.is_empty() || !screens.iter().all(stackless) {
-            continue;
-        }
-        graph.missing_steps.push(MissingStep {
-            what: "this push".to_owned(),
-            missing: String::new(),
-            effect: format!(
-                "does nothing: `{}` is never shown in a navigation controller",
-                graph.screens[screens[0]].fact.name
-            ),
-            mend: "Put the screen into a navigation controller where it is shown.".to_owned(),
-            at: push.at,
-        });
     }
 }

@@ -61,7 +61,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<ScreenId>, graph: &Graph<'_>)
             [] => Resolved::undeclared(name),
             actions => by_actions(actions, name, &view, graph),
         })),
-        TargetFact::Generated { class, method, .. } => by_directions(class, method, &view, graph),
+        TargetFact::Generated { owner, method, .. } => by_generated(owner, method, &view, graph),
         TargetFact::Address(shapes) => merge(shapes.iter().map(|shape| by_address(shape, &fact, graph))),
         TargetFact::Text(shapes) => {
             merge(shapes.iter().map(|shape| by_text(shape, fact.style, &view, graph)))
@@ -171,7 +171,7 @@ impl View {
         match &fact.host {
             // A host that is named decides, wherever the call is.
             Some(HostHint::Id(id)) => {
-                let named = graph.hosts.iter().filter(|host| host.fact.id.as_ref() == Some(id));
+                let named = graph.hosts.iter().filter(|host| host.id.as_ref() == Some(id));
                 hosted.extend(named.flat_map(|host| host.containers.iter().copied()));
             }
             Some(HostHint::Outer) => outer = true,
@@ -200,7 +200,7 @@ impl View {
     fn sees(&self, route: RouteId, graph: &Graph<'_>) -> bool {
         let Some(container) = graph.routes[route].container else { return true };
         let holder = &graph.containers[container];
-        match holder.fact.sight {
+        match holder.sight {
             Sight::Anywhere => true,
             _ if self.anywhere => true,
             Sight::Inside if self.controller => self.hosted.contains(&container),
@@ -294,10 +294,9 @@ fn by_actions(actions: &[ActionId], name: &str, view: &View, graph: &Graph<'_>) 
     Resolved { action: Some(action), out_of_scope, ..Resolved::to(targets) }
 }
 
-/// `ShelfFragmentDirections.actionShelfToItem`: an action of a destination that shows `ShelfFragment`,
-/// or of the graph that the class is named for.
-fn by_directions(class: &str, method: &str, view: &View, graph: &Graph<'_>) -> Resolved {
-    let owner = class.trim_end_matches("Directions");
+/// `actionShelfToItem` of `ShelfFragment`: an action of a destination that shows it, or of the graph that
+/// is called so.
+fn by_generated(owner: &str, method: &str, view: &View, graph: &Graph<'_>) -> Resolved {
     let showing = graph.routes_showing(owner);
     let fits = |&action: &ActionId| {
         let action = &graph.actions[action];

@@ -18,6 +18,7 @@ mod xaml;
 pub(crate) mod testing;
 
 use crate::facts::{Facts, Ways};
+use crate::link::{Join, Rooms};
 use crate::model::Style;
 use crate::source::{Language, Resource};
 use crate::values::{Library, Values};
@@ -35,13 +36,19 @@ pub struct StyleRecoverer {
     pub recover: fn(u32, &Values<'_>, &mut Facts),
     /// How its names work.
     pub ways: Ways,
+    /// How facts that only it has are joined.
+    pub joins: &'static [Join],
 }
 
 impl StyleRecoverer {
     /// What several styles share has no names of its own.
     const SHARED: Self =
-        Self { style: None, speaks: |_| false, words: &[], recover: |_, _, _| {}, ways: Ways::PLAIN };
+        Self { style: None, speaks: |_| false, words: &[], recover: |_, _, _| {}, ways: Ways::PLAIN, joins: &[] };
 }
+
+/// What linking is told of the styles.
+pub const ROOMS: Rooms =
+    Rooms { ways, joins: || STYLES.iter().flat_map(|room| room.joins).copied().collect() };
 
 /// How a style's names work.
 #[must_use]

@@ -53,7 +53,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
 
 /// An entry that leads on to a page hands it all that the page cannot do without.
 fn mapped(graph: &Graph<'_>, sink: &mut Sink) {
-    for entry in &graph.mapped {
+    for entry in &graph.hands_on {
         let route = &graph.routes[entry.route];
         let Some(page) = entry.page.map(|page| &graph.routes[page]) else { continue };
         if route.loses_to.is_some() || route.shadowed_by.is_some() {

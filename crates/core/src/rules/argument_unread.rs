@@ -26,7 +26,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             false => &route.parameters,
         };
         // An entry hands values on under names of its own.
-        if graph.mapped.iter().any(|entry| entry.route == i) {
+        if graph.hands_on.iter().any(|entry| entry.route == i) {
             continue;
         }
         if graph.screens[screen].whole_bag || route.loses_to.is_some() {

@@ -1,5 +1,6 @@
 use super::{Example, Report, Rule, Sink, listed};
-use crate::link::{Graph, Unwired};
+use crate::facts::Unwired;
+use crate::link::Graph;
 use crate::model::Severity;
 use crate::names::nearest;
 

@@ -34,6 +34,8 @@ pub struct Library {
     pub hands_on: &'static [(&'static str, &'static str)],
     /// Functions that only say that an object of a type may be made, once something asks for one.
     pub enlists: &'static [&'static str],
+    /// Whether an annotation says that a function only shows a preview.
+    pub previews: fn(&str) -> bool,
     /// What stands for the one object of a class that derives from one of some bases.
     pub singletons: &'static [(&'static str, &'static [&'static str])],
 }
@@ -78,6 +80,11 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn enlists(&self, at: Ref, name: &str) -> bool {
         self.libraries(at).any(|library| library.enlists.contains(&name))
+    }
+
+    /// Whether an annotation of this name says that a function only shows a preview.
+    pub(super) fn is_preview(&self, at: Ref, name: &str) -> bool {
+        self.libraries(at).any(|library| (library.previews)(name))
     }
 
     /// Whether what is enlisted is handed to whoever asks for it by type.

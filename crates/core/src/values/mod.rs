@@ -13,6 +13,7 @@ mod eval;
 mod extensions;
 mod imports;
 mod library;
+mod makes;
 mod members;
 mod objects;
 mod program;

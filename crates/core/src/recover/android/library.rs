@@ -40,5 +40,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
     hands_on: &[],
     enlists: &[],
+    previews: |name| name.contains("Preview"),
     singletons: &[],
 };

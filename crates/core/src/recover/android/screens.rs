@@ -1,7 +1,8 @@
 //! Fragments and activities, through the app's own bases, with the layouts they show.
 
 use super::code;
-use crate::facts::{Facts, LayoutUse, ScreenFact};
+use super::fragment_graph::facts::LayoutUse;
+use crate::facts::{Facts, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
@@ -21,12 +22,16 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
     for id in tree.ids().filter(|&id| tree.class(id).is_some()) {
-        facts.screens.extend(screen(Ref { file, id }, values));
+        let at = Ref { file, id };
+        if let Some(screen) = screen(at, values) {
+            facts.own.extend(layouts(at, values));
+            facts.screens.push(screen);
+        }
     }
 }
 
 /// The class as a screen, if its bases make it one.
-fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
+pub(super) fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     let class = values.class(at)?;
     if class.kind != ClassKind::Class || class.name.is_empty() {
         return None;
@@ -46,7 +51,6 @@ fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
         sheet: has("BottomSheetDialogFragment"),
         surely: true,
         is_base: class.is("abstract") || class.is("sealed"),
-        layouts: layouts(at, values),
         ..code::screen(at, class, kind, values)
     })
 }
@@ -68,7 +72,7 @@ fn kind_of(base: &str) -> Option<ScreenKind> {
 }
 
 /// Layouts by constructor, by inflating or setting one, by view binding; a base's count too.
-fn layouts(class: Ref, values: &Values<'_>) -> Vec<LayoutUse> {
+fn layouts(class: Ref, values: &Values<'_>) -> impl Iterator<Item = LayoutUse> {
     let mut names = BTreeSet::new();
     for at in values.lineage(class) {
         let tree = values.tree(at);
@@ -90,7 +94,7 @@ fn layouts(class: Ref, values: &Values<'_>) -> Vec<LayoutUse> {
             }
         }
     }
-    names.into_iter().map(|layout| LayoutUse { layout }).collect()
+    names.into_iter().map(move |layout| LayoutUse { class, layout })
 }
 
 fn layout_of_call(at: Ref, values: &Values<'_>) -> Vec<String> {

@@ -2,8 +2,8 @@
 //! apart by its host (developer.apple.com, "Defining a custom URL scheme for your app").
 
 use super::is_ours;
-use crate::facts::{AnswerFact, Facts, OriginFact};
-use crate::model::Style;
+use super::answers::{Answer, JOIN, Scheme};
+use crate::facts::Facts;
 use crate::recover::{StyleRecoverer, code};
 use crate::source::Language;
 use crate::syntax::{Id, Kind, Markup};
@@ -14,6 +14,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: |language| matches!(language, Language::Swift | Language::PropertyList),
     words: &["URLContexts", "open url: URL", "onOpenURL", ".host"],
     recover,
+    joins: &[JOIN],
     ..StyleRecoverer::SHARED
 };
 
@@ -23,12 +24,8 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
     if let Some(list) = values.program().markup(file) {
         let module = values.program().source(file).module;
-        let origins = schemes(list).into_iter().map(|scheme| OriginFact {
-            style: Style::Uikit,
-            origin: format!("{scheme}://"),
-            module,
-        });
-        facts.origins.extend(origins);
+        let schemes = schemes(list).into_iter();
+        facts.own.extend(schemes.map(|scheme| Scheme { origin: format!("{scheme}://"), module }));
         return;
     }
     let tree = values.program().tree(file);
@@ -46,7 +43,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                     _ => None,
                 };
                 let Some(host) = host else { continue };
-                facts.answers.push(AnswerFact {
+                facts.own.push(Answer {
                     scheme: scheme_around(body, values),
                     host,
                     rest: rest_of(body, &arm.tests, values),

@@ -50,5 +50,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("sheet", "item"),
     ],
     enlists: &[],
+    previews: |_| false,
     singletons: &[],
 };

@@ -7,6 +7,7 @@ mod shown;
 mod variables;
 
 pub(super) mod addresses;
+mod answers;
 pub(super) mod controllers;
 pub(super) mod library;
 pub(super) mod storyboard;

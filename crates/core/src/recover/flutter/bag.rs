@@ -1,12 +1,39 @@
 //! Values taken out of what a page gets whole: a map by its keys, an object by its properties, or the
 //! value as it is.
 
-use crate::facts::{Absent, BagFact, Facts, ParameterFact, ReadFact};
+use crate::facts::{Absent, Facts, OwnFact, ParameterFact, ReadFact};
+use crate::link::{Join, Joining, Phase};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::constructor::parameters;
 use crate::syntax::{Id, Kind, TypeName};
 use crate::values::{Def, Expr, Ref, Values};
+
+/// Where all that a page gets is taken as one object, that object's parts are what its route takes.
+pub(super) const JOIN: Join = Join { after: Phase::Named, join };
+
+/// A place where all that a page gets is taken as one object.
+#[derive(Debug)]
+struct TakenWhole {
+    /// What the whole is called, and its type.
+    whole: (String, String),
+    /// The parts.
+    parameters: Vec<ParameterFact>,
+    /// The node it is at.
+    site: Ref,
+}
+
+impl OwnFact for TakenWhole {}
+
+fn join(joining: &mut Joining<'_, '_>) {
+    for taken in joining.take::<TakenWhole>() {
+        for route in joining.routes_around(taken.site) {
+            if joining.graph().routes[route].fact.takes.by_reads() {
+                joining.takes_whole(route, taken.whole.clone(), &taken.parameters);
+            }
+        }
+    }
+}
 
 /// What is taken out, and what it is called where it has no parts.
 pub(super) struct Bag<'n> {
@@ -39,7 +66,7 @@ impl Bag<'_> {
             let parts = parameters(class, values).into_iter();
             let parameters = parts.map(|part| ParameterFact { via: self.via, ..part }).collect();
             let whole = (self.name.to_owned(), cast.written());
-            facts.bags.push(BagFact { whole, parameters, site: top });
+            facts.own.push(TakenWhole { whole, parameters, site: top });
         }
         // A value that has no parts is taken where it is cast.
         if let Some(cast) = cast.filter(|ty| class.is_none() && !is_map(ty)) {

@@ -29,5 +29,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &[],
+    previews: |_| false,
     singletons: &[],
 };

@@ -15,6 +15,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     // Libraries that only hand others on have no word of their own.
     words: &["export '", "export \""],
     recover,
+    joins: &[super::bag::JOIN],
     ..StyleRecoverer::SHARED
 };
 

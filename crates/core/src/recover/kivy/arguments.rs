@@ -1,7 +1,8 @@
 //! What is set on another screen, or handed to its methods, before the switch.
 
 use super::properties::OF_WIDGETS;
-use crate::facts::{ArgumentFact, Facts, Slot};
+use crate::facts::{ArgumentFact, Facts, OwnFact, Slot, Takes};
+use crate::link::{Join, Joining, Phase};
 use crate::recover::code;
 use crate::syntax::{Id, Kind};
 use crate::values::{Expr, Ref, Values};
@@ -49,6 +50,35 @@ pub(super) fn passed(site: Ref, name: Option<&str>, values: &Values<'_>) -> Vec<
     found
 }
 
+/// A screen could be given anything that it has: its route takes what it is given.
+pub(super) const JOIN: Join = Join { after: Phase::Named, join };
+
+/// What is set on a screen from outside.
+#[derive(Debug)]
+struct SetOutside {
+    /// The name of its route.
+    route: String,
+    /// The property.
+    property: String,
+}
+
+impl OwnFact for SetOutside {}
+
+fn join(joining: &mut Joining<'_, '_>) {
+    let set = joining.take::<SetOutside>();
+    for route in joining.graph().routes.indices() {
+        let this = &joining.graph().routes[route];
+        if this.fact.takes != Takes::AsPassed {
+            continue;
+        }
+        let set = set.iter().filter(|set| set.route == this.fact.name).map(|set| set.property.clone());
+        let calls = joining.graph().calls_to(route);
+        let passed = calls.flat_map(|call| &call.arguments).map(|argument| argument.name.clone());
+        let kept: Vec<String> = passed.chain(set).collect();
+        joining.keep_parameters(route, |parameter| kept.contains(&parameter.name));
+    }
+}
+
 /// Everything in a file that is set on a screen which a manager was asked for by name.
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.program().tree(file);
@@ -56,7 +86,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Kind::Assign { target, .. } = tree.kind(id) else { continue };
         let Kind::Member(member) = tree.kind(*target) else { continue };
         let name = asked(&Expr::new(Ref { file, id }).with(member.of), 0, values);
-        facts.set_outside.extend(name.map(|name| (name, member.name.to_string())));
+        facts.own.extend(name.map(|route| SetOutside { route, property: member.name.to_string() }));
     }
 }
 

@@ -13,5 +13,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &[],
+    previews: |_| false,
     singletons: &[("app", &["App", "MDApp"]), ("get_running_app", &["App", "MDApp"])],
 };

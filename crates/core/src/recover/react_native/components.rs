@@ -4,6 +4,7 @@
 use super::element::element;
 use super::navigators::{Part, is_creator, is_older_creator, part, variable_name};
 use super::{SPEAKS, is_of_app};
+use super::addresses::JOINS;
 use crate::facts::{At, Facts, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::StyleRecoverer;
@@ -17,6 +18,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     speaks: SPEAKS,
     words: &["@react-navigation/"],
     recover,
+    joins: JOINS,
     ..StyleRecoverer::SHARED
 };
 

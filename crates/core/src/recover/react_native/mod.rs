@@ -1,5 +1,6 @@
 //! React Native: navigators whose screens are elements or entries, and calls on what they hand over.
 
+mod addresses;
 mod components;
 mod element;
 mod list_types;

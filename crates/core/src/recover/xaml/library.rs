@@ -18,5 +18,6 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &["AddScoped", "AddSingleton", "AddTransient"],
+    previews: |_| false,
     singletons: &[],
 };

@@ -42,7 +42,7 @@ fn named_in(document: &Document<'_>) -> Vec<UsedFact> {
     let named = attributes.filter(|attribute| attribute.value.contains("x:Static"));
     let last =
         |attribute: &Attribute| attribute.value.trim_end_matches('}').rsplit('.').next().map(str::to_owned);
-    let fact = |name: String| UsedFact { kind: "static".to_owned(), name };
+    let fact = |name: String| UsedFact { name };
     named.filter_map(last).map(fact).collect()
 }
 

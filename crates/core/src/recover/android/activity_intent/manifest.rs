@@ -1,6 +1,6 @@
 //! `AndroidManifest.xml`: activities, the launcher, deep links of intent filters.
 
-use crate::facts::{AddressFact, At, Facts, Opened, RouteFact, Shows, Takes};
+use crate::facts::{At, Facts, Opened, RouteFact, Shows, Takes};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::markup::{ANDROID, class_path, element_at, value_at};
 use crate::recover::android::screens::is_host_base;
@@ -65,8 +65,21 @@ fn hosts_another(file: u32, class: &str, values: &Values<'_>) -> bool {
         || bases.is_some_and(|bases| bases.iter().any(|base| is_host_base(base)))
 }
 
+/// Addresses that a filter takes.
+#[derive(Debug)]
+pub(in crate::recover) struct Address {
+    /// Scheme and host: `https://barn.example`.
+    pub(in crate::recover) origin: String,
+    /// The path, if it says one.
+    pub(in crate::recover) path: Option<String>,
+    /// Whether the path may go on.
+    pub(in crate::recover) is_prefix: bool,
+    /// Where.
+    pub(in crate::recover) at: At,
+}
+
 /// The addresses that all filters of a manifest take.
-pub(in crate::recover) fn addresses(file: u32, values: &Values<'_>) -> Vec<AddressFact> {
+pub(in crate::recover) fn addresses(file: u32, values: &Values<'_>) -> Vec<Address> {
     let Some(markup) = values.program().markup(file) else { return Vec::new() };
     let filters = markup.elements().filter(|(_, element)| element.name == "intent-filter");
     filters.flat_map(|(filter, _)| filter_addresses(file, markup, filter)).collect()
@@ -84,7 +97,7 @@ fn links(file: u32, markup: &Markup, filter: ElementId) -> Vec<(String, At)> {
 }
 
 /// Addresses a filter takes: every scheme with every host and path, as the system combines them.
-fn filter_addresses(file: u32, markup: &Markup, filter: ElementId) -> Vec<AddressFact> {
+fn filter_addresses(file: u32, markup: &Markup, filter: ElementId) -> Vec<Address> {
     let data: Vec<&Element> = markup.children(filter).map(|(_, e)| e).filter(|e| e.name == "data").collect();
     let all = |name: &str| -> Vec<String> {
         data.iter().filter_map(|e| e.attribute(ANDROID, name)).map(|a| a.value.clone()).collect()
@@ -110,7 +123,7 @@ fn filter_addresses(file: u32, markup: &Markup, filter: ElementId) -> Vec<Addres
             for (path, is_prefix) in if paths.is_empty() { &any[..] } else { &paths } {
                 let origin = format!("{scheme}://{host}");
                 let path = path.clone();
-                found.push(AddressFact { origin, path, is_prefix: *is_prefix, module: 0, at });
+                found.push(Address { origin, path, is_prefix: *is_prefix, at });
             }
         }
     }

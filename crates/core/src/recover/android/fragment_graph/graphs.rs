@@ -1,7 +1,8 @@
 //! `res/navigation/*.xml`: destinations, actions, arguments, deep links, nesting, starts.
 
+use super::facts::GraphInclude;
 use crate::facts::{
-    ActionFact, ContainerFact, ContainerKey, Facts, IncludeFact, Owner, ParameterFact, RouteFact, RouteKey,
+    ActionFact, ContainerFact, ContainerKey, Facts, Owner, ParameterFact, RouteFact, RouteKey,
     ShownBy, Shows, Start, StartFact,
 };
 use crate::model::{RouteKind, Style, Via};
@@ -65,7 +66,7 @@ impl Reader<'_, '_> {
     fn include(&mut self, element: &Element, into: ContainerKey) {
         let graph = element.attribute(APP, "graph").and_then(|attribute| resource_name(&attribute.value));
         if let Some(resource) = graph {
-            self.facts.includes.push(IncludeFact { into, resource });
+            self.facts.own.push(GraphInclude { into, resource });
         }
     }
 

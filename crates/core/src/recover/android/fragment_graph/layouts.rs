@@ -1,6 +1,7 @@
 //! `res/layout*/*.xml` and `res/menu*/*.xml`: hosts, views that show menus, menus.
 
-use crate::facts::{Facts, HostFact, MenuFact, MenuItem, MenuView};
+use super::facts::{HostView, LayoutInclude, Menu, MenuItem, MenuView};
+use crate::facts::Facts;
 use crate::model::Verb;
 use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};
 use crate::syntax::{Element, Markup};
@@ -12,13 +13,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (_, element) in markup.elements() {
         match element.name.as_str() {
             "fragment" | "FragmentContainerView" | "androidx.fragment.app.FragmentContainerView" => {
-                facts.hosts.extend(host(file, markup, element, &layout, values));
+                host(file, markup, element, &layout, values, facts);
             }
             "include" => {
                 let inner = element.attribute("", "layout").and_then(|a| resource_name(&a.value));
-                facts.layout_includes.extend(inner.map(|inner| (layout.clone(), inner)));
+                facts.own.extend(inner.map(|inner| LayoutInclude { outer: layout.clone(), inner }));
             }
-            _ => facts.menu_views.extend(menu_view(element, &layout)),
+            _ => facts.own.extend(menu_view(element, &layout)),
         }
     }
 }
@@ -30,20 +31,25 @@ fn host(
     element: &Element,
     layout: &str,
     values: &Values<'_>,
-) -> Option<HostFact> {
-    let class = element.attribute(ANDROID, "name").or_else(|| element.attribute("", "class"))?;
+    facts: &mut Facts,
+) {
+    let class = element.attribute(ANDROID, "name").or_else(|| element.attribute("", "class"));
+    let Some(class) = class else { return };
     let path = class_path(file, &class.value, values);
     let graph = element.attribute(APP, "navGraph");
     let is_host = class.value.ends_with("NavHostFragment") || graph.is_some() || is_app_host(&path, values);
-    Some(HostFact {
+    if !is_host {
+        facts.shown_by_markup.push(path);
+        return;
+    }
+    facts.own.push(HostView {
         id: id(element).map(|(name, _)| name),
         identified: is_identified(markup, element),
         graph: graph
             .and_then(|attribute| Some((resource_name(&attribute.value)?, value_at(file, attribute)))),
         layout: layout.to_owned(),
-        fixed: (!is_host).then_some(path),
         at: element_at(file, element),
-    })
+    });
 }
 
 /// `<fragment>` needs an id, a tag, or a parent with an id; `FragmentContainerView` an id of its own
@@ -80,7 +86,7 @@ pub(super) fn recover_menu(file: u32, values: &Values<'_>, facts: &mut Facts) {
         Some(MenuItem { id: name, at: element_at(file, element), id_at: value_at(file, attribute) })
     });
     let name = values.program().source(file).stem().to_owned();
-    facts.menus.push(MenuFact { name, items: items.collect() });
+    facts.own.push(Menu { name, items: items.collect() });
 }
 
 /// Preferences and shortcuts open fragments and activities by their class.

@@ -1,11 +1,16 @@
 //! `fragment-graph`: resource graphs, hosts in layouts, menus, and the calls, reads and results in
 //! code. Behaviour follows developer.android.com, "Navigation component".
 
+
 mod calls;
+pub(in crate::recover::android) mod facts;
 mod graphs;
+mod hosts;
 mod layouts;
+mod menus;
 mod reads;
 mod results;
+mod shown_layouts;
 mod target;
 mod wiring;
 
@@ -35,6 +40,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     ],
     recover,
     ways: Ways { names: Names::Ids, ..WAYS },
+    joins: &[hosts::JOIN, menus::JOIN],
     ..StyleRecoverer::SHARED
 };
 

@@ -86,7 +86,8 @@ fn generated_property(at: Ref, member: &Member, values: &Values<'_>) -> Option<R
             (format!("{first}{}", chars.as_str()), Ref { file: at.file, id: tree.node(at.id).parent? })
         }
     };
-    Some(ReadFact { generated: Some(class), ..read(at, name, values) })
+    let screen = class.strip_suffix("Args").unwrap_or(&class).to_owned();
+    Some(ReadFact { generated: Some(screen), ..read(at, name, values) })
 }
 
 /// The generated class an expression is of: a delegate's, a parsed bundle's.

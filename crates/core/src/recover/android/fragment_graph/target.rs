@@ -59,7 +59,7 @@ fn generated(built: &Built, values: &Values<'_>) -> Option<Target> {
     let call = tree.call(built.root.at.id)?;
     let (class, _) = tree.last_name(tree.receiver(call)?)?;
     let (method, _) = tree.callee(call)?;
-    class.ends_with("Directions").then_some(())?;
+    let owner = class.strip_suffix("Directions")?;
     let mut arguments = given(&built.root, call, values);
     for step in &built.steps {
         let Some(name) = step.name.strip_prefix("set").filter(|name| !name.is_empty()) else { continue };
@@ -67,7 +67,7 @@ fn generated(built: &Built, values: &Values<'_>) -> Option<Target> {
         arguments.push(code::argument(Slot::Name(lower_first(name)), value, values));
     }
     let fact =
-        TargetFact::Generated { class: class.to_string(), method: method.to_string(), complete: !built.open };
+        TargetFact::Generated { owner: owner.to_owned(), method: method.to_string(), complete: !built.open };
     Some(Target { arguments, ..Target::new(fact, Form::Generated) })
 }
 

@@ -1,6 +1,7 @@
 //! Code that sets a graph, or ties a menu to a controller.
 
-use crate::facts::{Facts, HandledFact, InflateFact, MenuSetup, UsedFact};
+use super::facts::{GraphNamed, Handled, Inflated, MenuSetup};
+use crate::facts::{Facts, UsedFact};
 use crate::recover::android::code;
 use crate::syntax::Kind;
 use crate::values::{Datum, Expr, Ref, Values};
@@ -20,19 +21,19 @@ fn graphs(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let start = start_set_on(at, values);
         if named.is_empty() && code::callee_name(at, values) == "setGraph" {
             // Some graph, whichever it is.
-            facts.inflates.push(InflateFact { graph: None, start, site: at });
+            facts.own.push(Inflated { graph: None, start, site: at });
             continue;
         }
         let found =
-            named.into_iter().map(|graph| InflateFact { graph: Some(graph), start: start.clone(), site: at });
-        facts.inflates.extend(found);
+            named.into_iter().map(|graph| Inflated { graph: Some(graph), start: start.clone(), site: at });
+        facts.own.extend(found);
     }
     let tree = values.program().tree(file);
     for id in tree.ids() {
         let Kind::Assign { target, .. } = tree.kind(id) else { continue };
         // `controller.graph = graph`, in Kotlin.
         if matches!(tree.kind(*target), Kind::Member(member) if member.name == "graph") {
-            facts.inflates.push(InflateFact { graph: None, start: None, site: Ref { file, id } });
+            facts.own.push(Inflated { graph: None, start: None, site: Ref { file, id } });
         }
     }
 }
@@ -60,10 +61,10 @@ fn menus(file: u32, values: &Values<'_>, facts: &mut Facts) {
             .filter(|of| tree.last_name(*of).is_none_or(|(name, _)| name != "NavigationUI"));
         let view = of.or_else(|| call.args.first().map(|arg| arg.value));
         let view = view.and_then(|id| view_id(&expr.with(id), values));
-        facts.menu_setups.push(MenuSetup { view, menu: None, site: at });
+        facts.own.push(MenuSetup { view, menu: None, site: at });
     }
     for (at, _) in code::calls(file, values, &["onNavDestinationSelected"]) {
-        facts.menu_setups.extend(listener_setups(at, values));
+        facts.own.extend(listener_setups(at, values));
     }
 }
 
@@ -120,18 +121,21 @@ fn mentions(file: u32, values: &Values<'_>, facts: &mut Facts) {
         match tree.kind(id) {
             Kind::Binary { op, left, right } if op == "==" || op == "===" => {
                 let sides = [*left, *right].into_iter().flat_map(|side| code::ids(&expr.with(side), values));
-                facts.handled.extend(sides.map(|id| HandledFact { id, site: expr.at }));
+                facts.own.extend(sides.map(|id| Handled { id, site: expr.at }));
             }
             Kind::Branch { subject: Some(_), arms } => {
                 let tests = arms
                     .iter()
                     .flat_map(|arm| &arm.tests)
                     .flat_map(|&test| code::ids(&expr.with(test), values));
-                facts.handled.extend(tests.map(|id| HandledFact { id, site: expr.at }));
+                facts.own.extend(tests.map(|id| Handled { id, site: expr.at }));
             }
             Kind::Member(_) => {
                 if let Some(Datum::Resource { kind, name }) = values.resource(&expr) {
-                    facts.used.push(UsedFact { kind: kind.to_string(), name: name.to_string() });
+                    if kind == "navigation" {
+                        facts.own.push(GraphNamed { resource: name.to_string() });
+                    }
+                    facts.used.push(UsedFact { name: name.to_string() });
                 }
             }
             _ => {}

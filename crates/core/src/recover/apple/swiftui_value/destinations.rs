@@ -4,7 +4,7 @@
 use super::stacks::{STYLE, around};
 use super::targets::registered;
 use crate::facts::{
-    Absent, At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, UnplacedFact,
+    Absent, At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, ProblemFact, Unwired,
 };
 use crate::model::{RouteKind, Via};
 use crate::recover::apple::initialiser::{self, written_type};
@@ -101,7 +101,8 @@ pub(super) fn standing(at: Ref, values: &Values<'_>, facts: &mut Facts) -> Vec<S
                     values.class(helper).map_or_else(Default::default, |c| (c.name.to_string(), c.name_span))
                 }
             };
-            facts.unplaced.push(UnplacedFact { name: name.0, at: At { file: helper.file, span: name.1 } });
+            let at = At { file: helper.file, span: name.1 };
+            facts.problems.push(ProblemFact { what: Unwired::NoStack(name.0), at });
         }
         todo.extend(uses.into_iter().map(|used| (used, depth + 1)));
     }

@@ -1,6 +1,7 @@
 //! Controllers inside of others, and whether each is added and taken out with all steps
 //! (developer.apple.com, "Creating a custom container view controller").
 
+use super::stackless::ShownAs;
 use super::super::pages::{What, page};
 use super::{STYLE, is_platforms, route};
 use crate::facts::{Facts, MissingStep, RedirectFact, RouteKey, TargetFact};
@@ -56,7 +57,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 /// A child is on screen with its parent.
 fn shown(child: &Expr, values: &Values<'_>, facts: &mut Facts) {
     if let What::Class(class) | What::View(class) = page(child, values).what {
-        facts.ways.push((values.program().path(class).to_owned(), true));
+        let screen = values.program().path(class).to_owned();
+        facts.own.push(ShownAs { screen, in_stack: true });
         facts.routes.push(route(class, RouteKind::Screen, values));
         let target = TargetFact::Routes(vec![RouteKey(class_at(class, values))]);
         facts.redirects.push(RedirectFact { style: STYLE, from: None, target });

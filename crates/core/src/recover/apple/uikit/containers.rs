@@ -1,6 +1,7 @@
 //! Tabs: which controllers a bar holds, and what switches between them. What a navigation controller
 //! begins with is its root, and no call.
 
+use super::stackless::ShownAs;
 use super::super::controllers::is_tabs;
 use super::super::pages::{What, list_set, page, tabs_in};
 use super::super::scenes::{boards, identified, tabs_of};
@@ -57,7 +58,8 @@ fn tabs(used: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
             What::Class(class) | What::View(class) => {
                 let fact = route(*class, RouteKind::Tab, values);
                 first.get_or_insert_with(|| StartFact::first(&fact));
-                facts.ways.push((values.program().path(*class).to_owned(), found.wrapped));
+                let screen = values.program().path(*class).to_owned();
+            facts.own.push(ShownAs { screen, in_stack: found.wrapped });
                 let target = TargetFact::Routes(vec![RouteKey(fact.at)]);
                 facts.redirects.push(RedirectFact { style: STYLE, from: None, target });
                 facts.routes.push(RouteFact { container: Some(key), opened: Opened::Inside, ..fact });

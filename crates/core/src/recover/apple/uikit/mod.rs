@@ -7,8 +7,10 @@ mod containers;
 mod opens;
 mod responders;
 mod roots;
+mod stackless;
 mod titles;
 
+use stackless::ShownAs;
 use super::controllers::{is_controller, parameters};
 use super::initialiser;
 use super::pages::{Page, What, board_of, initial_of, page};
@@ -49,6 +51,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     ],
     recover,
     ways: WAYS,
+    joins: &[stackless::JOIN],
     ..StyleRecoverer::SHARED
 };
 
@@ -104,7 +107,7 @@ fn shows(
     match &found.what {
         What::Class(class) | What::View(class) => {
             facts.routes.push(route(*class, kind, values));
-            facts.ways.push(way(*class, &found, verb, values));
+            facts.own.push(way(*class, &found, verb, values));
             let view = matches!(found.what, What::View(_));
             Some(CallFact {
                 written: name_of(*class, values),
@@ -125,9 +128,9 @@ fn shows(
     }
 }
 
-fn way(class: Ref, page: &Page, verb: Verb, values: &Values<'_>) -> (String, bool) {
+fn way(class: Ref, page: &Page, verb: Verb, values: &Values<'_>) -> ShownAs {
     let in_stack = page.wrapped || verb != Verb::Present;
-    (values.program().path(class).to_owned(), in_stack)
+    ShownAs { screen: values.program().path(class).to_owned(), in_stack }
 }
 
 fn name_of(class: Ref, values: &Values<'_>) -> String {

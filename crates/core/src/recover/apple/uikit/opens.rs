@@ -2,7 +2,8 @@
 
 use super::containers::sets_first_root;
 use super::{is_platforms, shows};
-use crate::facts::{Facts, PushFact};
+use super::stackless::{Push, ShownAs};
+use crate::facts::Facts;
 use crate::model::Verb;
 use crate::recover::code;
 use crate::syntax::{Call, Kind};
@@ -57,7 +58,7 @@ fn needs_stack(at: Ref, call: &Call, name: &str, values: &Values<'_>, facts: &mu
         _ => false,
     });
     if own && name == "pushViewController" {
-        facts.pushes.push(PushFact { site: at, at: code::callee_at(at, values) });
+        facts.own.push(Push { site: at, at: code::callee_at(at, values) });
     }
 }
 
@@ -81,7 +82,7 @@ fn reset(at: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
         let mut kept = Facts::default();
         shows(at, place, Verb::Open, below, values, &mut kept);
         facts.routes.extend(kept.routes);
-        facts.ways.extend(kept.ways);
+        facts.own.extend(kept.own.take::<ShownAs>());
     }
     let top = elements.last().unwrap_or(list);
     if let Some(call) = shows(at, place, Verb::Reset, top, values, facts) {

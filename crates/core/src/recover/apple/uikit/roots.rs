@@ -1,5 +1,6 @@
 //! The window's root. What is set while the app starts is what it starts with; later it is a call.
 
+use super::stackless::ShownAs;
 use super::super::pages::{What, page};
 use super::super::scenes::boards;
 use super::{route, shows};
@@ -79,7 +80,8 @@ fn start(given: &Expr, values: &Values<'_>, facts: &mut Facts) {
     let found = page(given, values);
     match &found.what {
         What::Class(class) | What::View(class) => {
-            facts.ways.push((values.program().path(*class).to_owned(), found.wrapped));
+            let screen = values.program().path(*class).to_owned();
+            facts.own.push(ShownAs { screen, in_stack: found.wrapped });
             let fact = route(*class, RouteKind::Screen, values);
             // A bar of tabs is what starts, and says itself which tab is first.
             let tabs = super::super::pages::page(given, values).wrapped && is_bar(given, values);

@@ -2,7 +2,7 @@
 
 use super::PACKAGE;
 use super::paths::{Role, RouteFile};
-use crate::facts::{ContainerFact, ContainerKey, Facts, ShownBy, Start, StartFact, UnfiledFact};
+use crate::facts::{ContainerFact, ContainerKey, Facts, ProblemFact, ShownBy, Start, StartFact, Unwired};
 use crate::recover::code;
 use crate::recover::react_native::element::{element, property};
 use crate::source::library_of;
@@ -30,7 +30,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         };
         if !is_child(&name, &children) {
-            facts.unfiled.push(UnfiledFact { name, at });
+            facts.problems.push(ProblemFact { what: Unwired::ScreenWithoutFile(name), at });
         }
     }
     start(file, &children, values, facts);

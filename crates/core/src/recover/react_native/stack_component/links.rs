@@ -1,8 +1,9 @@
 //! Linking: which addresses open which screens (reactnavigation.org, "Configuring links").
 
-use crate::facts::{At, Facts, LinkFact, OriginFact};
+use crate::facts::{At, Facts, LinkFact};
 use crate::model::Style;
 use crate::recover::code;
+use crate::recover::react_native::addresses::{Link, LooksInside, Origin};
 use crate::recover::react_native::element::{element, key_of, property};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
@@ -17,7 +18,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(element) = element(&at, values) else { continue };
         // The old way of looking names up, for those who move (reactnavigation.org, "Upgrading from 6.x").
         if element.property("navigationInChildEnabled", values).is_some() {
-            facts.looking_inside.push(values.program().source(file).module);
+            facts.own.push(LooksInside { module: values.program().source(file).module });
         }
         let Some(linking) = element.property("linking", values) else { continue };
         let prefixes = property(&linking, "prefixes", values);
@@ -25,8 +26,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let origins: Vec<String> = origins.iter().filter_map(|origin| values.plain_text(origin)).collect();
         let module = values.program().source(file).module;
         let of_app =
-            |origin: &String| OriginFact { style: Style::StackComponent, origin: origin.clone(), module };
-        facts.origins.extend(origins.iter().map(of_app));
+            |origin: &String| Origin { style: Style::StackComponent, origin: origin.clone(), module };
+        facts.own.extend(origins.iter().map(of_app));
         let Some(config) = property(&linking, "config", values) else { continue };
         let root = Level { origins, path: String::new() };
         if let Some(screens) = property(&config, "screens", values) {
@@ -39,13 +40,12 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 pub(super) fn of_screen(name: &str, linking: &Expr, at: At, values: &Values<'_>, facts: &mut Facts) {
     let path = property(linking, "path", values).unwrap_or_else(|| linking.clone());
     let Some(path) = values.plain_text(&path) else { return };
-    facts.links.push(LinkFact {
+    facts.own.push(Link {
         style: Style::StackComponent,
-        route: name.to_owned(),
         pattern: Some(pattern(&joined("", &path))),
         origins: Vec::new(),
         module: values.program().source(at.file).module,
-        at,
+        to: LinkFact { route: name.to_owned(), at },
     });
 }
 
@@ -72,13 +72,12 @@ impl Level {
                 .is_some_and(|exact| matches!(values.kind(exact.at), Kind::Bool(true)));
             let above = if exact { "" } else { self.path.as_str() };
             let path = joined(above, own.as_deref().unwrap_or_default());
-            facts.links.push(LinkFact {
+            facts.own.push(Link {
                 style: Style::StackComponent,
-                route: name,
                 pattern: own.map(|_| pattern(&path)),
                 origins: self.origins.clone(),
                 module: values.program().source(key.at.file).module,
-                at: code::node_at(key.at, values),
+                to: LinkFact { route: name, at: code::node_at(key.at, values) },
             });
             if let Some(inner) = property(&value, "screens", values) {
                 let level = Self { origins: self.origins.clone(), path };

@@ -1,11 +1,9 @@
 //! Navigators as objects: name to component, or to an object with one.
 
-use crate::facts::{
-    ContainerFact, ContainerKey, Facts, Holds, LinkFact, OriginFact, RouteFact, ShownBy, Shows, Start,
-    StartFact, Takes,
-};
+use crate::facts::{ContainerFact, ContainerKey, Facts, Holds, LinkFact, RouteFact, ShownBy, Shows, Start, StartFact, Takes};
 use crate::model::{RouteKind, Style};
 use crate::recover::code;
+use crate::recover::react_native::addresses::{Link, Origin};
 use crate::recover::react_native::components::{Shown, navigator_screen, screen, shown};
 use crate::recover::react_native::element::{element, key_of, property};
 use crate::recover::react_native::navigators::{is_older_creator, is_used};
@@ -21,11 +19,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if let Some(element) = element(&Expr::new(at), values) {
             let prefix = element.property("uriPrefix", values).and_then(|prefix| values.plain_text(&prefix));
             let module = values.program().source(file).module;
-            facts.origins.extend(prefix.map(|origin| OriginFact {
-                style: Style::StackConfig,
-                origin,
-                module,
-            }));
+            facts.own.extend(prefix.map(|origin| Origin { style: Style::StackConfig, origin, module }));
         } else if let Some(routes) = call.args.first().filter(|_| is_older_creator(&Expr::new(at), values)) {
             let options = call.args.get(1).map(|arg| Expr::new(at).with(arg.value));
             navigator(at, &Expr::new(at).with(routes.value), options.as_ref(), values, facts);
@@ -86,13 +80,12 @@ fn route(
     let given = whole.as_ref().and_then(|_| property(value, "params", values));
     let path = whole.as_ref().and_then(|_| values.plain_text(&property(value, "path", values)?));
     if let Some(path) = path.filter(|path| !path.is_empty() && kind != RouteKind::Group) {
-        facts.links.push(LinkFact {
+        facts.own.push(Link {
             style: Style::StackConfig,
-            route: name.clone(),
             pattern: Some(links::pattern(&path)),
             origins: Vec::new(),
             module: values.program().source(at.file).module,
-            at,
+            to: LinkFact { route: name.clone(), at },
         });
     }
     let (shows, holds) = match shown {

@@ -2,7 +2,8 @@
 //! (learn.microsoft.com, "UriMapper class").
 
 use super::STYLE;
-use crate::facts::{At, Facts, MappedFact, MappedTo, Order, ParameterFact, RouteFact, RouteKey, Shows};
+use super::mapped::{self, LeadsTo};
+use crate::facts::{At, Facts, Order, ParameterFact, RouteFact, RouteKey, Shows};
 use crate::model::{RouteKind, Via};
 use crate::recover::code;
 use crate::recover::xaml::documents::Document;
@@ -61,18 +62,18 @@ impl Entry<'_> {
             ..RouteFact::new(STYLE, RouteKind::Screen, self.uri.to_owned(), self.at)
         });
         if let Some(to) = to {
-            facts.mapped.push(MappedFact { from: RouteKey(self.at), to, passes: keys(self.mapped) });
+            facts.own.push(mapped::Entry { from: RouteKey(self.at), to, passes: keys(self.mapped) });
         }
     }
 }
 
 /// What an entry shows, and the page that it leads to.
-fn page_of(mapped: &str, at: At, project: &Project<'_, '_>) -> (Shows, Option<MappedTo>) {
+fn page_of(mapped: &str, at: At, project: &Project<'_, '_>) -> (Shows, Option<LeadsTo>) {
     let path = mapped.split('?').next().unwrap_or(mapped);
     if let Some((before, (placeholder, after))) =
         path.split_once('{').and_then(|(before, rest)| Some((before, rest.split_once('}')?)))
     {
-        let to = MappedTo::Named {
+        let to = LeadsTo::Named {
             before: before.to_owned(),
             placeholder: placeholder.to_owned(),
             after: after.to_owned(),
@@ -84,7 +85,7 @@ fn page_of(mapped: &str, at: At, project: &Project<'_, '_>) -> (Shows, Option<Ma
         return (Shows::Absent(name.to_owned(), at), None);
     };
     let shows = page.class_name().map_or(Shows::NotApplicable, |name| Shows::Class(name.to_owned(), at));
-    (shows, Some(MappedTo::Page(page.key())))
+    (shows, Some(LeadsTo::Page(page.key())))
 }
 
 fn placeholders(uri: &str, at: At) -> Vec<ParameterFact> {

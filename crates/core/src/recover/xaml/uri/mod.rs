@@ -4,6 +4,7 @@
 mod calls;
 mod frames;
 mod links;
+mod mapped;
 mod mappings;
 mod queries;
 mod reads;
@@ -41,6 +42,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     ],
     recover,
     ways: Ways { choice: Choice::InOrder, ..WAYS },
+    joins: &[mapped::JOIN],
     ..StyleRecoverer::SHARED
 };
 

@@ -1,8 +1,7 @@
 //! Which screens a place in the source belongs to: the screen it is written in, those derived from
 //! it, or, in a helper, every screen that uses the helper.
 
-use super::graph::Screen;
-use crate::facts::{PartFact, ReadFact, RouteFact, ScreenId, Shows};
+use crate::facts::{PartFact, ReadFact, RouteFact, ScreenFact, ScreenId, Shows};
 use crate::syntax::{ClassKind, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 use oxc_index::IndexVec;
@@ -15,7 +14,7 @@ const MAX_DEPTH: usize = 12;
 const MAX_PARTS: usize = 6;
 
 /// Answers whose a place is. What was asked once is remembered.
-pub(super) struct Owners<'p> {
+pub(crate) struct Owners<'p> {
     values: Values<'p>,
     by_class: FxHashMap<Ref, ScreenId>,
     /// Classes of screens, by the screen's index.
@@ -31,27 +30,28 @@ pub(super) struct Owners<'p> {
 }
 
 impl<'p> Owners<'p> {
-    pub(super) fn new(
-        screens: &IndexVec<ScreenId, Screen>,
+    pub(crate) fn new<'f>(
+        screens: impl Iterator<Item = &'f ScreenFact>,
         routes: &[RouteFact],
         parts: &[PartFact],
         nobodys: Vec<Ref>,
         values: Values<'p>,
     ) -> Self {
+        let screens: IndexVec<ScreenId, &ScreenFact> = screens.collect();
         let mut by_name: FxHashMap<String, Vec<ScreenId>> = FxHashMap::default();
         let mut below: FxHashMap<Ref, Vec<ScreenId>> = FxHashMap::default();
         for (i, screen) in screens.iter_enumerated() {
-            by_name.entry(screen.fact.name.clone()).or_default().push(i);
-            if !screen.fact.is_base {
-                for class in values.lineage(screen.fact.class) {
+            by_name.entry(screen.name.clone()).or_default().push(i);
+            if !screen.is_base {
+                for class in values.lineage(screen.class) {
                     below.entry(class).or_default().push(i);
                 }
             }
         }
-        let classes: IndexVec<ScreenId, Ref> = screens.iter().map(|screen| screen.fact.class).collect();
+        let classes: IndexVec<ScreenId, Ref> = screens.iter().map(|screen| screen.class).collect();
         let by_class = classes.iter_enumerated().map(|(i, &class)| (class, i)).collect();
         let by_path: FxHashMap<&str, ScreenId> =
-            screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.as_str(), i)).collect();
+            screens.iter_enumerated().map(|(i, screen)| (screen.path.as_str(), i)).collect();
         let contents = routes.iter().filter_map(|route| match &route.shows {
             Shows::Class(path, _) => Some((route.content?, *by_path.get(path.as_str())?)),
             _ => None,
@@ -87,7 +87,7 @@ impl<'p> Owners<'p> {
     }
 
     /// The screens a node belongs to, in order.
-    pub(super) fn of(&self, site: Ref) -> Vec<ScreenId> {
+    pub(crate) fn of(&self, site: Ref) -> Vec<ScreenId> {
         let mut found = FxHashSet::default();
         self.collect(site, &mut FxHashSet::default(), 0, &mut found);
         let mut found: Vec<ScreenId> = found.into_iter().collect();
@@ -95,9 +95,9 @@ impl<'p> Owners<'p> {
         found
     }
 
-    /// A generated class names its screen; any other read belongs to where it is.
-    pub(super) fn of_read(&self, read: &ReadFact) -> Vec<ScreenId> {
-        let named = read.generated.as_ref().and_then(|class| self.by_name.get(class.strip_suffix("Args")?));
+    /// What was generated for a screen names it; any other read belongs to where it is.
+    pub(crate) fn of_read(&self, read: &ReadFact) -> Vec<ScreenId> {
+        let named = read.generated.as_ref().and_then(|screen| self.by_name.get(screen));
         let here = self.of(read.site);
         match named {
             Some(screens) if !screens.iter().any(|s| here.contains(s)) => screens.clone(),

@@ -1,0 +1,164 @@
+//! Routes: what they show, what they stand in, and which of several takes a call.
+
+use super::graph::{Graph, Route};
+use super::{containers, shadows, starts};
+use crate::facts::{
+    Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, ScreenId, Shows, Space,
+};
+use crate::names::without_names;
+use crate::values::Values;
+use rustc_hash::{FxHashMap, FxHashSet};
+
+/// Adds routes: what they show, what they stand in, which is first.
+pub(super) fn add(facts: Vec<RouteFact>, graph: &mut Graph<'_>, values: Values<'_>) {
+    let by_key: FxHashMap<_, ContainerId> =
+        graph.containers.iter_enumerated().map(|(i, container)| (container.fact.key, i)).collect();
+    let by_path: FxHashMap<String, ScreenId> =
+        graph.screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
+    let declared: FxHashSet<String> = facts
+        .iter()
+        .filter(|fact| fact.opened != Opened::OnlyIfCalled)
+        .filter_map(|fact| match &fact.shows {
+            Shows::Class(path, _) => Some(format!("{} {path}", fact.style)),
+            _ => None,
+        })
+        .collect();
+    let mut seen = FxHashSet::default();
+    let mut facts = facts;
+    let key = |fact: &RouteFact| (!fact.opened.at_launch(), fact.container.is_none());
+    facts.sort_by(|a, b| (a.at, &a.name, key(a)).cmp(&(b.at, &b.name, key(b))));
+    for fact in facts {
+        let held = fact.holds.and_then(|key| by_key.get(&key).copied());
+        let group = held.or_else(|| by_key.get(&ContainerKey(fact.at)).copied());
+        // A graph that a host shows is no route; one that others hold is.
+        if group.is_some_and(|group| {
+            graph.containers[group].fact.resource.is_some() && graph.containers[group].parents.is_empty()
+        }) {
+            continue;
+        }
+        let screen = match &fact.shows {
+            Shows::Class(path, _) => by_path.get(path).copied(),
+            _ => None,
+        };
+        if let Shows::Class(path, _) = &fact.shows {
+            let elsewhere =
+                fact.opened == Opened::OnlyIfCalled && declared.contains(&format!("{} {path}", fact.style));
+            // Who opens a screen by its class says again what others said.
+            if elsewhere || !seen.insert((fact.style, fact.at, fact.name.clone())) {
+                continue;
+            }
+        }
+        let route = graph.routes.next_idx();
+        let also = fact.also.iter().filter_map(|path| by_path.get(path).copied());
+        for screen in screen.into_iter().chain(also) {
+            if !graph.screens[screen].routes.contains(&route) {
+                graph.screens[screen].routes.push(route);
+            }
+        }
+        let container = fact.container.and_then(|key| by_key.get(&key).copied());
+        let entry =
+            matches!(fact.opened, Opened::AtLaunch | Opened::ByAddress) || !fact.deep_links.is_empty();
+        let parameters = fact.parameters.clone();
+        if let (Some(inner), Some(outer)) = (held, container) {
+            graph.containers[inner].parents.push(outer);
+        }
+        graph.routes.push(Route {
+            screen,
+            container,
+            group,
+            start: fact.opened.at_launch(),
+            parameters,
+            stacks: Vec::new(),
+            registered_by: Vec::new(),
+            whole: None,
+            loses_to: None,
+            shadowed_by: None,
+            reached: false,
+            entry,
+            fact,
+        });
+    }
+    containers::find_empty(graph);
+    containers::stand_where_shown(graph);
+    find_duplicates(graph);
+    graph.index_names();
+    shadows::find(graph);
+    starts::find(graph);
+    graph.namespaces = namespaces(values);
+    graph.classes = values.program().classes().map(|class| values.program().path(class).to_owned()).collect();
+}
+
+/// Of two destinations of one id in one graph the later replaces the earlier; of two patterns of one
+/// shape in one host the earlier takes all calls.
+fn find_duplicates(graph: &mut Graph<'_>) {
+    let mut last: FxHashMap<(ContainerId, String), RouteId> = FxHashMap::default();
+    let mut named: FxHashMap<(ContainerId, String), Vec<RouteId>> = FxHashMap::default();
+    let mut in_order: Vec<RouteId> = graph.routes.indices().collect();
+    in_order.sort_by_key(|&i| graph.routes[i].fact.order);
+    for i in in_order {
+        let route = &graph.routes[i];
+        let (Some(container), false) = (route.container, route.fact.name.is_empty()) else { continue };
+        if let Choice::FirstOfAName(space) = graph.ways_of(i).choice {
+            let space = match space {
+                Space::App => graph.roots(container).first().copied().unwrap_or(container),
+                Space::Container => container,
+            };
+            let earlier = named.entry((space, route.fact.name.clone())).or_default();
+            let winner = earlier.iter().copied().find(|&other| !exclude(&graph.routes[other], route));
+            earlier.push(i);
+            graph.routes[i].loses_to = winner;
+            continue;
+        }
+        let Some(pattern) = &route.fact.pattern else {
+            if let Some(earlier) = last.insert((container, route.fact.name.clone()), i) {
+                graph.routes[earlier].loses_to = Some(i);
+            }
+            continue;
+        };
+        let root = graph.roots(container).first().copied().unwrap_or(container);
+        let winner = *last.entry((root, without_names(pattern))).or_insert(i);
+        // A child without a path of its own is where its parent is.
+        if winner != i && !is_above(graph, winner, i) {
+            graph.routes[i].loses_to = Some(winner);
+        }
+    }
+}
+
+/// Whether two routes stand in different arms of one choice: they are never there at once.
+fn exclude(one: &Route, other: &Route) -> bool {
+    let arms = &other.fact.arms;
+    one.fact.arms.iter().any(|(choice, arm)| arms.iter().any(|(same, own)| same == choice && own != arm))
+}
+
+/// Whether a route is written around another.
+fn is_above(graph: &Graph<'_>, outer: RouteId, inner: RouteId) -> bool {
+    let mut parent = graph.routes[inner].fact.parent;
+    let outer = graph.routes[outer].fact.at;
+    for _ in 0..graph.routes.len() {
+        match parent {
+            Some(key) if key.0 == outer => return true,
+            Some(key) => {
+                let above = graph.routes.iter().find(|route| route.fact.at == key.0);
+                parent = above.and_then(|route| route.fact.parent);
+            }
+            None => return false,
+        }
+    }
+    false
+}
+
+/// The packages that the source declares, each cut after its second part.
+fn namespaces(values: Values<'_>) -> Vec<String> {
+    let program = values.program();
+    let packages = program.parsed().map(|file| program.tree(file).package.to_string());
+    let modules = program.sources().modules.iter().filter_map(|module| module.build.namespace.clone());
+    let mut cut: Vec<String> = packages
+        .chain(modules)
+        .filter(|package| !package.is_empty())
+        .map(|package| package.split('.').take(2).collect::<Vec<_>>().join(".") + ".")
+        .collect();
+    cut.sort_unstable();
+    cut.dedup();
+    cut
+}
+
