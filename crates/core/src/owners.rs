@@ -2,7 +2,7 @@
 //! it, or, in a helper, every screen that uses the helper.
 
 use crate::facts::{PartFact, ReadFact, RouteFact, ScreenFact, ScreenId, Shows};
-use crate::syntax::{ClassKind, Id, Kind};
+use crate::syntax::{ClassKind, Id, Kind, Modifier};
 use crate::values::{Expr, Ref, Values};
 use oxc_index::IndexVec;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -131,7 +131,7 @@ impl<'p> Owners<'p> {
     /// Whoever makes an object runs its constructor.
     fn is_constructor(&self, function: Ref) -> bool {
         let declared = self.values.tree(function).function(function.id);
-        declared.is_some_and(|f| f.name == "<init>" || f.is("constructor"))
+        declared.is_some_and(|f| f.name == "<init>" || f.is(Modifier::Constructor))
     }
 
     /// The screen of what is shown in place around a node, inside of its class.
@@ -219,7 +219,7 @@ impl<'p> Owners<'p> {
         let tree = self.values.tree(site);
         for id in tree.ancestors(site.id) {
             match tree.kind(id) {
-                Kind::Function(function) if function.is("static") => return None,
+                Kind::Function(function) if function.is(Modifier::Static) => return None,
                 Kind::Class(class) => {
                     let at = Ref { file: site.file, id };
                     let at = self.values.extended(at).unwrap_or(at);
@@ -304,7 +304,7 @@ impl<'p> Owners<'p> {
         }
         let declared = self.values.tree(function).function(function.id);
         // What the platform calls, it calls on whoever made the object.
-        let called_by_platform = declared.is_some_and(|f| f.is("override") || f.is("Override"));
+        let called_by_platform = declared.is_some_and(|f| f.is(Modifier::Override));
         // A language without a word for it leaves what nobody calls to the platform.
         let unmarked = own.is_empty() && self.values.imports_all_by_name(function.file);
         if (called_by_platform || unmarked)

@@ -264,4 +264,3 @@ pub struct ResultSideFact {
     /// Where.
     pub at: At,
 }
-

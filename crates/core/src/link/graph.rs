@@ -4,8 +4,8 @@ use super::index::Index;
 use super::stacks::Stood;
 use crate::facts::{
     ActionFact, ActionId, Addresses, ArgumentFact, At, CallFact, CallId, ContainerFact, ContainerId,
-    LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact,
-    RouteFact, RouteId, ScreenFact, ScreenId, Sight, StaleFact, Start, Takes, TargetFact, UsedFact, Unwired, Ways,
+    LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact, RouteFact,
+    RouteId, ScreenFact, ScreenId, Sight, StaleFact, Start, Takes, TargetFact, Unwired, UsedFact, Ways,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;

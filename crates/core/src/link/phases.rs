@@ -2,7 +2,9 @@
 
 use super::graph::{Graph, HostProblem};
 use super::joining::{Join, Joining, Phase};
-use super::{arguments, constants, containers, reach, redirects, results, routes, screens, stacks, starts, targets};
+use super::{
+    arguments, constants, containers, reach, redirects, results, routes, screens, stacks, starts, targets,
+};
 use crate::facts::{
     ActionFact, CallFact, ContainerFact, Facts, Own, ProblemFact, ReadFact, RedirectFact, ResultSideFact,
     RouteFact, TargetFact, Ways,
@@ -175,9 +177,10 @@ pub fn complete<'p>(
     graph.half_read = half_read;
     graph.target = settings.target;
     for Named { name, .. } in &settings.entries {
-        let named = graph.routes.iter_mut().filter(|route| {
-            route.fact.name == *name || route.fact.pattern.as_ref() == Some(name)
-        });
+        let named = graph
+            .routes
+            .iter_mut()
+            .filter(|route| route.fact.name == *name || route.fact.pattern.as_ref() == Some(name));
         named.for_each(|route| route.entry = true);
     }
     constants::collect(&mut graph, values);

@@ -2,9 +2,7 @@
 
 use super::graph::{Graph, Route};
 use super::{containers, shadows, starts};
-use crate::facts::{
-    Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, ScreenId, Shows, Space,
-};
+use crate::facts::{Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, ScreenId, Shows, Space};
 use crate::names::without_names;
 use crate::values::Values;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -161,4 +159,3 @@ fn namespaces(values: Values<'_>) -> Vec<String> {
     cut.dedup();
     cut
 }
-

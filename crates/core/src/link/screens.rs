@@ -2,8 +2,8 @@
 
 use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
-use crate::owners::Owners;
 use crate::facts::{ReadFact, ResultSideFact, RouteFact, ScreenFact, ScreenId, Shows};
+use crate::owners::Owners;
 use crate::values::{Ref, Values};
 use oxc_index::IndexVec;
 use rustc_hash::FxHashSet;
@@ -108,8 +108,7 @@ pub(super) fn mark_made(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &F
             if !screen.fact.surely {
                 return (false, false);
             }
-            let named =
-                elsewhere.contains(&screen.fact.name) || by_markup.contains(&screen.fact.path);
+            let named = elsewhere.contains(&screen.fact.name) || by_markup.contains(&screen.fact.path);
             (named || values.is_made(class), values.is_derived(class))
         })
         .collect();

@@ -2,9 +2,9 @@
 //! (developer.apple.com, "navigationDestination(for:destination:)": the one nearest to the root counts).
 
 use super::graph::Graph;
-use crate::owners::Owners;
 use crate::facts::{ContainerId, RouteId, ScreenId, Sight, Standing, ValueType};
 use crate::model::RouteKind;
+use crate::owners::Owners;
 use oxc_index::IndexVec;
 use rustc_hash::FxHashMap;
 

@@ -91,4 +91,3 @@ fn start_named(graph: &Graph<'_>, container: ContainerId, name: &str) -> Option<
     let by_path = |route: &RouteId| own(route) && !graph.ways_of(*route).first_of_a_name_counts();
     exact.or_else(|| graph.routes_in(container).filter(by_path).find(fits)).or_else(inner).or_else(elsewhere)
 }
-

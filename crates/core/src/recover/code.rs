@@ -2,7 +2,7 @@
 
 use crate::facts::{Absent, ArgumentFact, At, CallFact, Literal, ScreenFact, Slot, TargetFact};
 use crate::model::{Form, ScreenKind};
-use crate::syntax::{Call, Class, Id, Kind, Tree};
+use crate::syntax::{BinaryOp, Call, Class, Id, Kind, Tree, UnaryOp};
 use crate::values::{Expr, Ref, Shape, Values};
 
 /// Every call in a file whose callee's last name is among these, in the order of the source.
@@ -112,7 +112,7 @@ pub(in crate::recover) fn is_forced(at: Ref, values: &Values<'_>) -> bool {
     let tree = values.tree(at);
     let Some(parent) = tree.node(at.id).parent else { return false };
     match tree.kind(parent) {
-        Kind::Unary { op, .. } => op == "!!",
+        Kind::Unary { op, .. } => *op == UnaryOp::Force,
         Kind::Cast { safe, ty, .. } => !safe && !ty.nullable && is_forced_by_cast(tree, at.id),
         Kind::Call(call) => {
             let argument = call.args.first().is_some_and(|arg| arg.value == at.id);
@@ -139,7 +139,9 @@ pub(in crate::recover) fn is_met(at: Ref, values: &Values<'_>) -> bool {
     let tree = values.tree(at);
     let Some(parent) = tree.node(at.id).parent else { return false };
     match tree.kind(parent) {
-        Kind::Binary { op, left, .. } => matches!(op.as_str(), "?:" | "==" | "!=") && *left == at.id,
+        Kind::Binary { op, left, .. } => {
+            matches!(op, BinaryOp::OrElse | BinaryOp::Equal | BinaryOp::NotEqual) && *left == at.id
+        }
         Kind::Member(member) => member.safe && member.of == at.id,
         _ => false,
     }

@@ -3,7 +3,7 @@
 use super::code;
 use crate::facts::{ArgumentFact, At, ParameterFact, Slot};
 use crate::model::Via;
-use crate::syntax::{Parameter, TypeName};
+use crate::syntax::{Modifier, Parameter, TypeName};
 use crate::values::{Expr, Ref, Value, Values};
 
 /// The class's constructor parameters.
@@ -46,12 +46,13 @@ pub(in crate::recover) fn arguments_of(made: &Expr, class: Ref, values: &Values<
 
 /// Flutter's `super.key` and `Key? key`, which say which widget one is and nothing to it.
 fn is_widget_key(parameter: &Parameter) -> bool {
-    parameter.is("super") || parameter.ty.as_ref().is_some_and(|ty| ty.simple() == "Key")
+    parameter.is(Modifier::Super) || parameter.ty.as_ref().is_some_and(|ty| ty.simple() == "Key")
 }
 
 /// Without a default; where a language lets callers leave out parameters by how they are declared,
 /// not so declared.
 fn is_required(parameter: &Parameter) -> bool {
     parameter.default.is_none()
-        && (parameter.is("required") || !(parameter.is("named") || parameter.is("optional")))
+        && (parameter.is(Modifier::Required)
+            || !(parameter.is(Modifier::Named) || parameter.is(Modifier::Optional)))
 }

@@ -42,8 +42,14 @@ pub struct StyleRecoverer {
 
 impl StyleRecoverer {
     /// What several styles share has no names of its own.
-    const SHARED: Self =
-        Self { style: None, speaks: |_| false, words: &[], recover: |_, _, _| {}, ways: Ways::PLAIN, joins: &[] };
+    const SHARED: Self = Self {
+        style: None,
+        speaks: |_| false,
+        words: &[],
+        recover: |_, _, _| {},
+        ways: Ways::PLAIN,
+        joins: &[],
+    };
 }
 
 /// What linking is told of the styles.

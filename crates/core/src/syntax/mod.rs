@@ -9,7 +9,9 @@ mod java;
 mod kotlin;
 mod kv;
 mod markup;
+mod modifiers;
 mod nodes;
+mod operators;
 mod python;
 mod repair;
 mod script;
@@ -31,10 +33,12 @@ mod tests;
 
 pub use idioms::{Handed, Idioms, Literals, Scope, Subject, TextStep};
 pub use markup::{Attribute, Element, ElementId, Markup};
+pub use modifiers::Modifier;
 pub use nodes::{
     Annotation, Arg, Arm, Call, Class, ClassKind, Entry, Function, Kind, Member, Parameter, Piece, SuperType,
     TypeName, Variable,
 };
+pub use operators::{AssignOp, BinaryOp, UnaryOp};
 pub use tree::{Id, Import, Node, Tree};
 
 use crate::source::{Language, SourceFile, SourceTree, library_of, target_of};

@@ -1,6 +1,8 @@
 //! What a node of the common tree can be.
 
 use super::Id;
+use super::modifiers::Modifier;
+use super::operators::{AssignOp, BinaryOp, UnaryOp};
 use crate::model::Span;
 use smol_str::SmolStr;
 
@@ -32,15 +34,15 @@ pub enum Kind {
     /// `null`.
     Null,
     /// `left op right`.
-    Binary { op: SmolStr, left: Id, right: Id },
+    Binary { op: BinaryOp, left: Id, right: Id },
     /// `op of`, or `of op`.
-    Unary { op: SmolStr, of: Id },
+    Unary { op: UnaryOp, of: Id },
     /// A choice among values: if, when, switch, ternary.
     Branch { subject: Option<Id>, arms: Vec<Arm> },
     /// An anonymous function.
     Lambda { params: Vec<Id>, body: Id },
     /// `target op value`.
-    Assign { target: Id, op: SmolStr, value: Id },
+    Assign { target: Id, op: AssignOp, value: Id },
     /// `of as ty`.
     Cast { of: Id, ty: TypeName, safe: bool },
     /// `of[args]`.
@@ -99,8 +101,8 @@ pub struct Class {
     pub name_span: Span,
     /// What it is.
     pub kind: ClassKind,
-    /// Modifiers in the language's words.
-    pub modifiers: Vec<SmolStr>,
+    /// What it says of itself.
+    pub modifiers: Vec<Modifier>,
     /// Annotations.
     pub annotations: Vec<Annotation>,
     /// What it extends and implements, with the arguments for a base constructor.
@@ -127,8 +129,8 @@ pub struct Function {
     pub name: SmolStr,
     /// Where the name stands.
     pub name_span: Span,
-    /// Modifiers in the language's words.
-    pub modifiers: Vec<SmolStr>,
+    /// What it says of itself.
+    pub modifiers: Vec<Modifier>,
     /// Annotations.
     pub annotations: Vec<Annotation>,
     /// The type it extends.
@@ -148,8 +150,8 @@ pub struct Variable {
     pub name: SmolStr,
     /// Where the name stands.
     pub name_span: Span,
-    /// Modifiers in the language's words.
-    pub modifiers: Vec<SmolStr>,
+    /// What it says of itself.
+    pub modifiers: Vec<Modifier>,
     /// Annotations.
     pub annotations: Vec<Annotation>,
     /// The type it extends.
@@ -181,8 +183,8 @@ pub struct Parameter {
     pub default: Option<Id>,
     /// Whether it is a property of its class as well.
     pub property: bool,
-    /// Modifiers in the language's words.
-    pub modifiers: Vec<SmolStr>,
+    /// What it says of itself.
+    pub modifiers: Vec<Modifier>,
     /// Annotations.
     pub annotations: Vec<Annotation>,
 }
@@ -377,16 +379,22 @@ impl TypeName {
 impl Class {
     /// Whether it carries a modifier.
     #[must_use]
-    pub fn is(&self, modifier: &str) -> bool {
-        self.modifiers.iter().any(|m| m == modifier)
+    pub fn is(&self, modifier: Modifier) -> bool {
+        self.modifiers.contains(&modifier)
     }
 }
 
 impl Function {
-    /// Whether it carries a modifier or annotation.
+    /// Whether it carries a modifier.
     #[must_use]
-    pub fn is(&self, word: &str) -> bool {
-        self.modifiers.iter().any(|m| m == word) || self.annotations.iter().any(|a| a.name == word)
+    pub fn is(&self, modifier: Modifier) -> bool {
+        self.modifiers.contains(&modifier)
+    }
+
+    /// Whether it carries an annotation of this name.
+    #[must_use]
+    pub fn is_annotated(&self, name: &str) -> bool {
+        self.annotations.iter().any(|annotation| annotation.name == name)
     }
 }
 
@@ -399,22 +407,22 @@ impl Parameter {
 
     /// Whether it carries a modifier.
     #[must_use]
-    pub fn is(&self, modifier: &str) -> bool {
-        self.modifiers.iter().any(|m| m == modifier)
+    pub fn is(&self, modifier: Modifier) -> bool {
+        self.modifiers.contains(&modifier)
     }
 
     /// Whether it takes any number of arguments.
     #[must_use]
     pub fn is_vararg(&self) -> bool {
-        self.is("vararg")
+        self.is(Modifier::Vararg)
     }
 }
 
 impl Variable {
     /// Whether it carries a modifier.
     #[must_use]
-    pub fn is(&self, modifier: &str) -> bool {
-        self.modifiers.iter().any(|m| m == modifier)
+    pub fn is(&self, modifier: Modifier) -> bool {
+        self.modifiers.contains(&modifier)
     }
 }
 

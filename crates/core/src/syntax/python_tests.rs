@@ -53,7 +53,7 @@ def go(a, b=None):
     z = a if b else c
 "#,
         r#"
-fun go(a, b = null) = { <val y = a; val x = y>; x = 2; [[A, One], [B, Two]].forEach(\<item> { val name = <item>[0]; val made = <item>[1]; add(made(name = name)) }); items.forEach(\item { item.show() }); <val file = open(a); { file.read() }>; choose ((a and [not b]) -> { return 1 } | (b is null) -> { x += 1 } |  -> { <> }); manager.current = "shelf"; val z = choose (b -> a |  -> c) }
+fun go(a, b = null) = { <val y = a; val x = y>; x = 2; [[A, One], [B, Two]].forEach(\<item> { val name = <item>[0]; val made = <item>[1]; add(made(name = name)) }); items.forEach(\item { item.show() }); <val file = open(a); { file.read() }>; choose ((a && [! b]) -> { return 1 } | (b == null) -> { x += 1 } |  -> { <> }); manager.current = "shelf"; val z = choose (b -> a |  -> c) }
 "#,
     );
 }

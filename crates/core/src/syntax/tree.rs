@@ -4,6 +4,7 @@
 use super::Idioms;
 use super::nodes::{Annotation, Call, Class, Function, Kind, Parameter, TypeName, Variable};
 use crate::model::Span;
+use crate::syntax::Modifier;
 use smol_str::SmolStr;
 
 /// A node of one [`Tree`].
@@ -200,8 +201,12 @@ impl Tree {
     /// Makes a member one of a type that is declared elsewhere, unless it is the type's own.
     pub(super) fn extend_type(&mut self, member: Id, of: &TypeName) {
         match &mut self.nodes[member.0 as usize].kind {
-            Kind::Function(function) if !function.is("static") => function.receiver = Some(of.clone()),
-            Kind::Variable(variable) if !variable.is("static") => variable.receiver = Some(of.clone()),
+            Kind::Function(function) if !function.is(Modifier::Static) => {
+                function.receiver = Some(of.clone())
+            }
+            Kind::Variable(variable) if !variable.is(Modifier::Static) => {
+                variable.receiver = Some(of.clone())
+            }
             _ => {}
         }
     }

@@ -1,7 +1,7 @@
 //! Values that are put together in steps: bundles, intents, requests, transactions.
 
 use super::{Def, Expr, Fuel, Ref, Values};
-use crate::syntax::{Call, Handed, Id, Kind, Scope};
+use crate::syntax::{BinaryOp, Call, Handed, Id, Kind, Scope, UnaryOp};
 use smol_str::SmolStr;
 
 /// How a value was put together.
@@ -62,11 +62,13 @@ impl<'p> Values<'p> {
                 _ => Built::unknown(expr),
             },
             Kind::Call(call) => self.built_call(expr, call, fuel),
-            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await" | "let") => {
+            Kind::Unary { op, of } if matches!(op, UnaryOp::Force | UnaryOp::Await | UnaryOp::Bind) => {
                 self.built_with(&expr.with(*of), fuel)
             }
             Kind::Cast { of, .. } => self.built_with(&expr.with(*of), fuel),
-            Kind::Binary { op, left, .. } if op == "?:" => self.built_with(&expr.with(*left), fuel),
+            Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => {
+                self.built_with(&expr.with(*left), fuel)
+            }
             Kind::Branch { arms, .. } => {
                 let ways = arms.iter().filter(|arm| !matches!(self.kind(expr.with(arm.body).at), Kind::Null));
                 let mut ways: Vec<Built> =
@@ -146,7 +148,7 @@ impl<'p> Values<'p> {
                         steps.push(Step { name: "[]".into(), at: mention.with(up), args });
                     }
                 }
-                Kind::Unary { op, .. } if op == "!!" => {
+                Kind::Unary { op, .. } if *op == UnaryOp::Force => {
                     of = parent;
                     continue;
                 }

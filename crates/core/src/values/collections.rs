@@ -1,7 +1,7 @@
 //! Lists and maps: their elements and entries, through names, spreads, loops and joins.
 
 use super::{Expr, Frame, Fuel, Ref, Values};
-use crate::syntax::{Arg, Call, Entry, Kind};
+use crate::syntax::{Arg, BinaryOp, Call, Entry, Kind};
 use std::sync::Arc;
 
 /// The entries of a map, as far as they are known.
@@ -33,7 +33,7 @@ impl Values<'_> {
                     self.collect_elements(&list.with(of), fuel, found);
                 }
             }
-            Kind::Binary { op, left, right } if op == "+" => {
+            Kind::Binary { op, left, right } if *op == BinaryOp::Add => {
                 self.collect_elements(&list.with(*left), fuel, found);
                 self.collect_elements(&list.with(*right), fuel, found);
             }

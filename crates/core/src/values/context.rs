@@ -1,7 +1,7 @@
 //! Small questions about what surrounds an expression.
 
 use super::{Datum, Def, Expr, Fuel, Ref, Shape, Step, Type, Value, Values};
-use crate::syntax::{Call, ClassKind, Id, Kind, TypeName};
+use crate::syntax::{Call, ClassKind, Id, Kind, Modifier, TypeName};
 use smol_str::SmolStr;
 
 impl<'p> Values<'p> {
@@ -92,7 +92,8 @@ impl<'p> Values<'p> {
     /// The class that a constructor with a name of its own makes an object of.
     #[must_use]
     pub fn constructed(&self, function: Ref) -> Option<Ref> {
-        let constructor = self.tree(function).function(function.id).is_some_and(|f| f.is("constructor"));
+        let constructor =
+            self.tree(function).function(function.id).is_some_and(|f| f.is(Modifier::Constructor));
         constructor.then(|| self.enclosing_class(function)).flatten()
     }
 

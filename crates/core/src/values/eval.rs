@@ -3,7 +3,7 @@
 use super::text::{Hole, Shape};
 use super::{Def, Expr, Fuel, Ref, Values};
 use crate::model::Form;
-use crate::syntax::{Call, Id, Kind, Member, Piece, Scope, TextStep};
+use crate::syntax::{BinaryOp, Call, Id, Kind, Member, Piece, Scope, TextStep, UnaryOp};
 use smol_str::SmolStr;
 
 /// One value that an expression may have.
@@ -95,11 +95,11 @@ impl<'p> Values<'p> {
             Kind::Name(_) => self.eval_static(expr, fuel),
             Kind::Member(member) => self.eval_member(expr, member, fuel),
             Kind::Call(call) => self.eval_call(expr, call, fuel),
-            Kind::Binary { op, left, right } => self.eval_binary(expr, op, *left, *right, fuel),
-            Kind::Unary { op, of } if matches!(op.as_str(), "!!" | "await" | "let") => {
+            Kind::Binary { op, left, right } => self.eval_binary(expr, *op, *left, *right, fuel),
+            Kind::Unary { op, of } if matches!(op, UnaryOp::Force | UnaryOp::Await | UnaryOp::Bind) => {
                 self.eval_with(&expr.with(*of), fuel)
             }
-            Kind::Unary { op, of } if op == "nameof" => match self.tree(expr.at).last_name(*of) {
+            Kind::Unary { op, of } if *op == UnaryOp::NameOf => match self.tree(expr.at).last_name(*of) {
                 Some((name, _)) => vec![Value::new(Datum::Text(Shape::text(name, false)), Form::Typed)],
                 None => Value::unknown(),
             },
@@ -274,14 +274,14 @@ impl<'p> Values<'p> {
         (!each.is_empty()).then(|| computed.collect())
     }
 
-    fn eval_binary(&self, expr: &Expr, op: &str, left: Id, right: Id, fuel: &Fuel) -> Vec<Value> {
+    fn eval_binary(&self, expr: &Expr, op: BinaryOp, left: Id, right: Id, fuel: &Fuel) -> Vec<Value> {
         match op {
-            "+" => {
+            BinaryOp::Add => {
                 let ways =
                     combine(&self.shapes(&expr.with(left), fuel), &self.shapes(&expr.with(right), fuel));
                 ways.into_iter().map(|shape| self.text_value(shape)).collect()
             }
-            "?:" => {
+            BinaryOp::OrElse => {
                 let mut values = self.either(expr, &[left, right], fuel);
                 values.retain(|value| !matches!(value.datum, Datum::Null));
                 values

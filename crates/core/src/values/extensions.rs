@@ -2,7 +2,7 @@
 
 use super::{Def, Ref, Values};
 use crate::source::Language;
-use crate::syntax::{ClassKind, Kind, TypeName};
+use crate::syntax::{ClassKind, Kind, Modifier, TypeName};
 
 impl Values<'_> {
     /// The class of the source that a node adds to.
@@ -10,7 +10,7 @@ impl Values<'_> {
     pub fn extended(&self, at: Ref) -> Option<Ref> {
         let class = self.class(at)?;
         if class.kind != ClassKind::Extension {
-            return class.is("partial").then(|| self.first_part(at)).flatten();
+            return class.is(Modifier::Partial).then(|| self.first_part(at)).flatten();
         }
         self.program.additions().extended(at, || {
             self.class_by_full_name(at, &class.name).or_else(|| self.class_by_bare_name(at, &class.name))
@@ -62,7 +62,7 @@ impl Values<'_> {
     #[must_use]
     pub fn extensions(&self, class: Ref) -> Vec<Ref> {
         let Some(declared) = self.class(class) else { return Vec::new() };
-        if declared.is("partial") {
+        if declared.is(Modifier::Partial) {
             let parts = self.program.classes_at(self.program.path(class)).iter().copied();
             return parts.filter(|&part| part != class && self.extended(part) == Some(class)).collect();
         }

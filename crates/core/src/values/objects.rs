@@ -3,7 +3,7 @@
 use super::eval::Value;
 use super::{Datum, Def, Env, Expr, Frame, Fuel, Ref, Values};
 use crate::model::Form;
-use crate::syntax::{Arg, Call, ClassKind, Id, Kind};
+use crate::syntax::{Arg, Call, ClassKind, Id, Kind, Modifier};
 use std::sync::Arc;
 
 /// Bases of bases are followed this deep.
@@ -26,7 +26,8 @@ impl Values<'_> {
             let Some(parameter) = tree.parameter(id) else { continue };
             let named = args.iter().find(|arg| arg.name.as_deref() == Some(parameter.called()));
             let last = trailing.filter(|_| i + 1 == params.len());
-            let by_name = parameter.is("named") || parameter.label.as_ref().is_some_and(|l| !l.is_empty());
+            let by_name =
+                parameter.is(Modifier::Named) || parameter.label.as_ref().is_some_and(|l| !l.is_empty());
             let by_place = || if by_name { None } else { unnamed.next() };
             let given = named.or(last).or_else(by_place).map(|arg| at.with(arg.value));
             let value = given.or_else(|| {

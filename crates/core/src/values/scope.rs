@@ -2,7 +2,7 @@
 
 use super::{Expr, Fuel, Ref, Values};
 use crate::source::library_of;
-use crate::syntax::{Class, ClassKind, Handed, Id, Kind, Member, Tree, TypeName};
+use crate::syntax::{BinaryOp, Class, ClassKind, Handed, Id, Kind, Member, Tree, TypeName};
 use smol_str::SmolStr;
 
 /// What a name means.
@@ -483,7 +483,7 @@ fn declared_inside(tree: &Tree, inside: &[Id], name: &str) -> Option<Id> {
         Kind::Other(inner) => declared_inside(tree, inner, name),
         Kind::Case { args, .. } => args.iter().find_map(|arg| declared_inside(tree, &[arg.value], name)),
         Kind::Cast { of, .. } => declared_inside(tree, &[*of], name),
-        Kind::Binary { op, left, .. } if op == "case" => declared_inside(tree, &[*left], name),
+        Kind::Binary { op, left, .. } if *op == BinaryOp::Matches => declared_inside(tree, &[*left], name),
         _ => None,
     })
 }

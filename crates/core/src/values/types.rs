@@ -2,7 +2,7 @@
 
 use super::scope::property_of;
 use super::{Def, Expr, Fuel, Ref, Values};
-use crate::syntax::{ClassKind, Id, Kind, Literals, Scope, TypeName};
+use crate::syntax::{BinaryOp, ClassKind, Id, Kind, Literals, Scope, TypeName, UnaryOp};
 use smol_str::SmolStr;
 
 /// A type, as far as it is known.
@@ -68,16 +68,14 @@ impl<'p> Values<'p> {
             Kind::List(_) | Kind::Index { .. } => self.type_of_sequence(expr, fuel),
             Kind::Cast { ty, .. } => self.named_type(expr.at, ty),
             Kind::This => self.type_of_this(expr),
-            Kind::Binary { op, left, right } => match op.as_str() {
-                "?:" => {
+            Kind::Binary { op, left, right } => match op {
+                BinaryOp::OrElse => {
                     let ty = self.type_of_with(&expr.with(*left), fuel)?;
                     let other = self.type_of_with(&expr.with(*right), fuel);
                     Some(Type { nullable: other.is_some_and(|o| o.nullable), ..ty })
                 }
-                "==" | "!=" | "<" | ">" | "<=" | ">=" | "&&" | "||" | "in" | "===" | "!==" => {
-                    Some(Type::plain(self.literals(expr.at).truth))
-                }
-                "+" => {
+                op if op.is_test() => Some(Type::plain(self.literals(expr.at).truth)),
+                BinaryOp::Add => {
                     let left = self.type_of_with(&expr.with(*left), fuel)?;
                     let text = left.name == "String";
                     (text || self.type_of_with(&expr.with(*right), fuel)?.name == left.name).then_some(left)
@@ -86,9 +84,9 @@ impl<'p> Values<'p> {
             },
             Kind::Unary { op, of } => {
                 let ty = self.type_of_with(&expr.with(*of), fuel)?;
-                match op.as_str() {
-                    "!!" | "let" => Some(Type { nullable: false, ..ty }),
-                    "!" => Some(Type::plain(self.literals(expr.at).truth)),
+                match op {
+                    UnaryOp::Force | UnaryOp::Bind => Some(Type { nullable: false, ..ty }),
+                    UnaryOp::Not => Some(Type::plain(self.literals(expr.at).truth)),
                     _ => Some(ty),
                 }
             }

@@ -2,7 +2,7 @@
 //! `let id` are told by what is around them.
 
 use super::{Def, Expr, Fuel, Ref, Type, Values};
-use crate::syntax::{Arg, Call, Id, Kind, Parameter};
+use crate::syntax::{Arg, BinaryOp, Call, Id, Kind, Parameter};
 
 impl Values<'_> {
     /// The type that what starts with an implied owner has to be.
@@ -44,7 +44,12 @@ impl Values<'_> {
             }
             Kind::Parameter(parameter) => self.named_type(up.at, parameter.ty.as_ref()?),
             Kind::Function(function) => self.named_type(up.at, function.result.as_ref()?),
-            Kind::Binary { op, left, right } if matches!(op.as_str(), "==" | "!=" | "?:" | "case") => {
+            Kind::Binary { op, left, right }
+                if matches!(
+                    op,
+                    BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::OrElse | BinaryOp::Matches
+                ) =>
+            {
                 let other = if *left == inner { *right } else { *left };
                 self.type_of_with(&expr.with(other), fuel)
             }
@@ -145,7 +150,7 @@ impl Values<'_> {
                     let tested = arms.iter().any(|arm| arm.tests.contains(&inner));
                     return tested.then(|| self.type_of_with(&case.with(*subject), fuel)).flatten();
                 }
-                Kind::Binary { op, right, .. } if op == "case" => {
+                Kind::Binary { op, right, .. } if *op == BinaryOp::Matches => {
                     return self.type_of_with(&case.with(*right), fuel);
                 }
                 // `.some(.item(let id))` looks at what is there.

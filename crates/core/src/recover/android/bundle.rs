@@ -2,7 +2,7 @@
 
 use super::code;
 use crate::facts::{ArgumentFact, Slot};
-use crate::syntax::{Call, Kind};
+use crate::syntax::{BinaryOp, Call, Kind};
 use crate::values::{Built, Expr, Step, Values};
 
 /// What a bundle holds, and whether it may hold more.
@@ -65,7 +65,7 @@ fn pairs(root: &Expr, call: &Call, contents: &mut Contents, values: &Values<'_>)
     for arg in &call.args {
         let pair = root.with(arg.value);
         let (left, right) = match values.kind(pair.at) {
-            Kind::Binary { op, left, right } if op == "to" => (*left, *right),
+            Kind::Binary { op, left, right } if *op == BinaryOp::Pair => (*left, *right),
             Kind::Call(inner) if inner.args.len() == 2 => (inner.args[0].value, inner.args[1].value),
             _ => {
                 contents.open = true;

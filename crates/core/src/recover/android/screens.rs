@@ -7,7 +7,7 @@ use crate::model::ScreenKind;
 use crate::recover::StyleRecoverer;
 use crate::recover::android::SPEAKS;
 use crate::source::Language;
-use crate::syntax::{ClassKind, Kind};
+use crate::syntax::{ClassKind, Kind, Modifier};
 use crate::values::{Expr, Ref, Values};
 use std::collections::BTreeSet;
 
@@ -43,14 +43,16 @@ pub(super) fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     }
     // A Kotlin class is closed unless it says otherwise, a Java class open.
     let kotlin = values.program().source(at.file).language == Language::Kotlin;
-    if !class.is("final") && (!kotlin || class.is("abstract") || class.is("open") || class.is("sealed")) {
+    if !class.is(Modifier::Final)
+        && (!kotlin || class.is(Modifier::Abstract) || class.is(Modifier::Open) || class.is(Modifier::Sealed))
+    {
         values.expect_derived(at);
     }
     let has = |word: &str| bases.iter().any(|base| base.contains(word));
     Some(ScreenFact {
         sheet: has("BottomSheetDialogFragment"),
         surely: true,
-        is_base: class.is("abstract") || class.is("sealed"),
+        is_base: class.is(Modifier::Abstract) || class.is(Modifier::Sealed),
         ..code::screen(at, class, kind, values)
     })
 }

@@ -10,7 +10,7 @@ use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
 use crate::recover::StyleRecoverer;
 use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::constructor::{made_with, parameters as parameters_of};
-use crate::syntax::{Call, ClassKind, Id, Kind, Tree};
+use crate::syntax::{AssignOp, BinaryOp, Call, ClassKind, Id, Kind, Modifier, Tree};
 use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -40,7 +40,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for id in tree.ids() {
         let at = Ref { file, id };
         match tree.kind(id) {
-            Kind::Assign { target, op, value } => assigned(at, *target, op, *value, values, facts),
+            Kind::Assign { target, op, value } => assigned(at, *target, *op, *value, values, facts),
             // `onClick = navigator::pop`.
             Kind::Reference { of: Some(of), name }
                 if name == "pop" && Navigator::of(&Expr::new(at).with(*of), values).is_some() =>
@@ -89,8 +89,8 @@ fn declared(at: Ref, values: &Values<'_>, facts: &mut Facts) {
         return;
     };
     let Some(kind) = kind_of(at, values) else { return };
-    let is_base = class.is("abstract") || class.is("sealed");
-    if !class.is("final") && (is_base || class.is("open")) {
+    let is_base = class.is(Modifier::Abstract) || class.is(Modifier::Sealed);
+    if !class.is(Modifier::Final) && (is_base || class.is(Modifier::Open)) {
         values.expect_derived(at);
     }
     let place = At { file: at.file, span: class.name_span };
@@ -233,7 +233,7 @@ impl Navigator {
                     return Self::named(&on.name);
                 }
                 Kind::Unary { of, .. } | Kind::Cast { of, .. } => at.with(*of),
-                Kind::Binary { op, left, .. } if op == "?:" => at.with(*left),
+                Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => at.with(*left),
                 _ => match values.value_behind(&at) {
                     Some(behind) => behind,
                     // The parameter of `Navigator(…) { navigator -> … }`.
@@ -324,17 +324,17 @@ fn pop_until(call: &Call, fact: CallFact, values: &Values<'_>) -> CallFact {
 }
 
 /// `navigator += ItemScreen(id)` and `tabs.current = LoansTab`.
-fn assigned(at: Ref, target: Id, op: &str, value: Id, values: &Values<'_>, facts: &mut Facts) {
+fn assigned(at: Ref, target: Id, op: AssignOp, value: Id, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.tree(at);
     let expr = Expr::new(at);
     let span = tree.last_name(target).map_or(tree.span(target), |(_, span)| span);
     let own = At { file: at.file, span };
     let at_of = |site: Ref| if site == at { own } else { code::callee_at(site, values) };
     match (op, tree.kind(target)) {
-        ("+=", _) if Navigator::of(&expr.with(target), values) == Some(Navigator::Stack) => {
+        (AssignOp::Add, _) if Navigator::of(&expr.with(target), values) == Some(Navigator::Stack) => {
             shows(at, value, Verb::Open, &at_of, values, facts);
         }
-        ("=", Kind::Member(member))
+        (AssignOp::Set, Kind::Member(member))
             if member.name == "current"
                 && Navigator::of(&expr.with(member.of), values) == Some(Navigator::Tabs) =>
         {

@@ -1,12 +1,12 @@
 //! Addresses that an app answers: the schemes of its property list, and code that takes an address
 //! apart by its host (developer.apple.com, "Defining a custom URL scheme for your app").
 
-use super::is_ours;
 use super::answers::{Answer, JOIN, Scheme};
+use super::is_ours;
 use crate::facts::Facts;
 use crate::recover::{StyleRecoverer, code};
 use crate::source::Language;
-use crate::syntax::{Id, Kind, Markup};
+use crate::syntax::{BinaryOp, Id, Kind, Markup};
 use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -37,7 +37,9 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             for &test in &arm.tests {
                 let host = match (subject, tree.kind(test)) {
                     (Some(subject), _) if is_host(&at(*subject), values) => values.plain_text(&at(test)),
-                    (None, Kind::Binary { op, left, right }) if op == "==" && is_host(&at(*left), values) => {
+                    (None, Kind::Binary { op, left, right })
+                        if *op == BinaryOp::Equal && is_host(&at(*left), values) =>
+                    {
                         values.plain_text(&at(*right))
                     }
                     _ => None,
@@ -89,7 +91,7 @@ fn scheme_around(body: Ref, values: &Values<'_>) -> Option<String> {
     let mut todo = vec![around];
     while let Some(id) = todo.pop() {
         if let Kind::Binary { op, left, right } = tree.kind(id)
-            && op == "=="
+            && *op == BinaryOp::Equal
             && tree.last_name(*left).is_some_and(|(name, _)| name == "scheme")
         {
             return values.plain_text(&Expr::new(Ref { file: body.file, id: *right }));

@@ -8,7 +8,7 @@ use super::{SPEAKS, is_ours};
 use crate::facts::{At, Facts, ParameterFact, ReadFact, ScreenFact};
 use crate::model::{ScreenKind, Via};
 use crate::recover::{StyleRecoverer, code};
-use crate::syntax::{ClassKind, Kind, Variable};
+use crate::syntax::{ClassKind, Kind, Modifier, Variable};
 use crate::values::{Expr, Ref, Values};
 
 /// The platform's controllers that only hold others.
@@ -40,7 +40,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         facts.screens.push(ScreenFact {
             surely: true,
-            is_base: class.members.is_empty() && class.is("open"),
+            is_base: class.members.is_empty() && class.is(Modifier::Open),
             ..code::screen(at, class, ScreenKind::ViewController, values)
         });
         let site = site_in(at, values);
@@ -116,7 +116,7 @@ fn is_open(file: u32, variable: &Variable, values: &Values<'_>) -> bool {
     let outlet = variable.annotations.iter().any(|note| note.name.starts_with("IB"));
     variable.mutable
         && !outlet
-        && !variable.is("weak")
+        && !variable.is(Modifier::Weak)
         && variable.ty.as_ref().is_none_or(|ty| is_value_type(file, ty, values))
 }
 

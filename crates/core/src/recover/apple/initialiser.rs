@@ -4,8 +4,12 @@
 use crate::facts::{ArgumentFact, At, ParameterFact, Slot};
 use crate::model::Via;
 use crate::recover::code;
-use crate::syntax::{Annotation, Class, Function, Id, Kind, Parameter, TypeName, Variable};
+use crate::syntax::{Annotation, Class, Function, Id, Kind, Modifier, Parameter, TypeName, Variable};
 use crate::values::{Expr, Ref, Values};
+
+/// What is said of properties that no memberwise initialiser takes.
+const HIDDEN: &[Modifier] =
+    &[Modifier::Static, Modifier::Lazy, Modifier::Private, Modifier::FilePrivate, Modifier::TypeAlias];
 
 /// Attributes of properties that stand outside of the memberwise initialiser, or carry what the
 /// surroundings give.
@@ -41,7 +45,7 @@ pub(super) fn taken(class: Ref, values: &Values<'_>) -> Vec<Taken> {
     let Some(declared) = values.class(class) else { return Vec::new() };
     let all = match written(class, values) {
         Some((file, function)) => of_function(file, function, values),
-        None if declared.is("struct") => of_properties(class, declared, values),
+        None if declared.is(Modifier::Struct) => of_properties(class, declared, values),
         None => inherited(class, values),
     };
     all.into_iter().filter(|taken| carries(taken.held, values)).collect()
@@ -60,7 +64,7 @@ fn written<'p>(class: Ref, values: &Values<'p>) -> Option<(u32, &'p Function)> {
         .filter_map(|&id| tree.function(id))
         .filter(|f| f.name == "<init>" && is_offered(tree, f))
         .collect();
-    let main = made.iter().find(|f| !f.is("convenience") && !f.params.is_empty());
+    let main = made.iter().find(|f| !f.is(Modifier::Convenience) && !f.params.is_empty());
     main.or(made.first()).map(|function| (class.file, *function))
 }
 
@@ -152,7 +156,7 @@ pub(super) fn stored(class: Ref, declared: &Class, values: &Values<'_>) -> Vec<I
     }
     let own = |variable: &Variable| {
         variable.getter.is_none()
-            && !["static", "lazy", "private", "fileprivate", "typealias"].iter().any(|word| variable.is(word))
+            && !HIDDEN.iter().any(|&modifier| variable.is(modifier))
             && !variable.annotations.iter().any(|note| GIVEN.contains(&note.name.as_str()))
     };
     ids.into_iter().filter(|&id| tree.variable(id).is_some_and(own)).collect()
@@ -162,7 +166,7 @@ pub(super) fn stored(class: Ref, declared: &Class, values: &Values<'_>) -> Vec<I
 fn carries(held: Ref, values: &Values<'_>) -> bool {
     let (ty, notes) = match values.kind(held) {
         Kind::Parameter(parameter) => (parameter.ty.as_ref(), &parameter.annotations),
-        Kind::Variable(variable) if variable.is("weak") => return false,
+        Kind::Variable(variable) if variable.is(Modifier::Weak) => return false,
         Kind::Variable(variable) => (variable.ty.as_ref(), &variable.annotations),
         _ => return false,
     };

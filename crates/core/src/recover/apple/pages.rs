@@ -4,7 +4,7 @@
 use super::controllers::{CONTAINERS, is_container, is_controller, is_controller_name, is_tabs};
 use super::scenes::{At2, Board, initial};
 use super::shown::shown;
-use crate::syntax::{Call, Id, Kind};
+use crate::syntax::{AssignOp, Call, Id, Kind};
 use crate::values::{Def, Expr, Ref, Step, Values};
 
 /// Controllers in controllers are followed this deep.
@@ -228,7 +228,7 @@ pub(super) fn list_set(used: Ref, values: &Values<'_>) -> Option<Expr> {
     let outer = tree.node(used.id).parent?;
     let at = |id| Expr::new(Ref { file: used.file, id });
     match tree.kind(outer) {
-        Kind::Assign { target, value, op } if *target == used.id && op == "=" => Some(at(*value)),
+        Kind::Assign { target, value, op } if *target == used.id && *op == AssignOp::Set => Some(at(*value)),
         Kind::Call(call) if call.callee == used.id => call.args.first().map(|arg| at(arg.value)),
         _ => None,
     }

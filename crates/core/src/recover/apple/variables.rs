@@ -1,7 +1,7 @@
 //! The variables behind bindings: paths, selections, flags and items, whoever they are handed to
 //! (developer.apple.com, "Binding").
 
-use crate::syntax::{Id, Kind, Variable};
+use crate::syntax::{Id, Kind, Modifier, UnaryOp, Variable};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// Bindings are handed down this deep.
@@ -10,7 +10,7 @@ const MAX_HANDED: usize = 8;
 /// The variable that an expression, or a binding of it, stands for.
 pub(super) fn variable_of(expr: &Expr, values: &Values<'_>) -> Option<Ref> {
     match values.kind(expr.at) {
-        Kind::Unary { op, of } if op == "$" => variable_of(&expr.with(*of), values),
+        Kind::Unary { op, of } if *op == UnaryOp::Binding => variable_of(&expr.with(*of), values),
         // `$router.path`: the binding is taken of the whole.
         Kind::Name(_) | Kind::Member(_) => match values.meaning(expr)? {
             Def::Variable(at) => source_of(at, 0, values),
@@ -80,13 +80,13 @@ fn binding_handed(used: Ref, values: &Values<'_>) -> Option<Ref> {
     let mut outer = tree.node(inner).parent?;
     let mut bound = false;
     while let Kind::Unary { op, .. } = tree.kind(outer) {
-        bound |= op == "$";
+        bound |= *op == UnaryOp::Binding;
         inner = outer;
         outer = tree.node(inner).parent?;
     }
     // `$router.path`
-    bound |=
-        first_of(tree, inner).is_some_and(|id| matches!(tree.kind(id), Kind::Unary { op, .. } if op == "$"));
+    bound |= first_of(tree, inner)
+        .is_some_and(|id| matches!(tree.kind(id), Kind::Unary { op, .. } if *op == UnaryOp::Binding));
     let call = tree.call(outer).filter(|_| bound)?;
     let label = call.args.iter().find(|arg| arg.value == inner)?.name.clone()?;
     let class = values.made_class(&Expr::new(Ref { file: used.file, id: outer }))?;
@@ -126,8 +126,8 @@ pub(super) fn uses(variable: Ref, values: &Values<'_>) -> Vec<Ref> {
 
 fn is_kept_inside(variable: &Variable) -> bool {
     let wrapped = ["State", "StateObject", "SceneStorage", "GestureState"];
-    variable.is("private")
-        || variable.is("fileprivate")
+    variable.is(Modifier::Private)
+        || variable.is(Modifier::FilePrivate)
         || variable.annotations.iter().any(|note| wrapped.contains(&note.name.as_str()))
 }
 

@@ -6,7 +6,7 @@ use crate::link::{Join, Joining, Phase};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::constructor::parameters;
-use crate::syntax::{Id, Kind, TypeName};
+use crate::syntax::{BinaryOp, Id, Kind, TypeName, UnaryOp};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// Where all that a page gets is taken as one object, that object's parts are what its route takes.
@@ -106,7 +106,8 @@ impl Bag<'_> {
                 facts.reads.push(ReadFact { absent: Absent::of(forced, met), ..fact });
             }
             // `if (args is ItemArgs)`, `args == null`: looked at, not taken.
-            Kind::Binary { op, .. } if matches!(op.as_str(), "is" | "is!" | "==" | "!=") => {}
+            Kind::Binary { op, .. }
+                if matches!(op, BinaryOp::Is | BinaryOp::IsNot | BinaryOp::Equal | BinaryOp::NotEqual) => {}
             // The whole object handed on is none.
             _ if class.is_some() => facts.whole_bags.push(top),
             _ => self.whole(top, ty, values, facts),
@@ -177,7 +178,7 @@ fn outermost<'p>(at: Ref, values: &Values<'p>) -> (Ref, Option<&'p TypeName>) {
     let (mut top, mut cast) = (at.id, None);
     while let Some(parent) = tree.node(top).parent {
         match tree.kind(parent) {
-            Kind::Unary { op, .. } if op == "!!" => top = parent,
+            Kind::Unary { op, .. } if *op == UnaryOp::Force => top = parent,
             Kind::Cast { ty, of, .. } if *of == top => {
                 cast = Some(ty);
                 top = parent;

@@ -4,7 +4,7 @@
 use super::widgets::is_widget;
 use crate::facts::At;
 use crate::recover::code;
-use crate::syntax::{Arg, Call, Kind};
+use crate::syntax::{Arg, BinaryOp, Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// Wrappers in wrappers are followed this deep.
@@ -63,7 +63,7 @@ fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
             _ => deeper(&expr.with(arm.body)),
         }),
         Kind::Unary { of, .. } | Kind::Cast { of, .. } => deeper(&expr.with(*of)),
-        Kind::Binary { op, left, right } if op == "?:" => {
+        Kind::Binary { op, left, right } if *op == BinaryOp::OrElse => {
             deeper(&expr.with(*left));
             deeper(&expr.with(*right));
         }

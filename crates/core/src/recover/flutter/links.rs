@@ -48,11 +48,7 @@ fn join(joining: &mut Joining<'_, '_>) {
     }
 }
 
-fn opened_by(
-    route: RouteId,
-    taken: &[Taken],
-    joining: &Joining<'_, '_>,
-) -> Vec<(String, crate::facts::At)> {
+fn opened_by(route: RouteId, taken: &[Taken], joining: &Joining<'_, '_>) -> Vec<(String, crate::facts::At)> {
     let this = &joining.graph().routes[route];
     let Some(pattern) = this.fact.pattern.as_deref().filter(|_| takes_addresses(this.fact.kind)) else {
         return Vec::new();

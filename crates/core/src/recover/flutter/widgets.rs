@@ -6,7 +6,7 @@ use crate::facts::{Facts, PartFact, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::constructor::parameters;
 use crate::recover::{StyleRecoverer, code};
-use crate::syntax::{Class, ClassKind};
+use crate::syntax::{Class, ClassKind, Modifier};
 use crate::values::{Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -37,12 +37,12 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 fn screen(at: Ref, class: &Class, values: &Values<'_>) -> ScreenFact {
-    if class.is("abstract") || class.is("sealed") {
+    if class.is(Modifier::Abstract) || class.is(Modifier::Sealed) {
         values.expect_derived(at);
     }
     ScreenFact {
         surely: class.annotations.iter().any(|note| note.name == "RoutePage"),
-        is_base: class.is("abstract") || class.is("sealed"),
+        is_base: class.is(Modifier::Abstract) || class.is(Modifier::Sealed),
         ..code::screen(at, class, ScreenKind::Widget, values)
     }
 }

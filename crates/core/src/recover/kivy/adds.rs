@@ -7,7 +7,7 @@ use super::screens::{is_manager, is_screen_name};
 use crate::facts::{At, ContainerKey, Facts, Order, RouteFact, Shows, Takes};
 use crate::model::RouteKind;
 use crate::recover::code;
-use crate::syntax::{Call, ClassKind, Kind};
+use crate::syntax::{Call, ClassKind, Kind, Modifier};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// A screen that is put somewhere.
@@ -62,7 +62,7 @@ fn documents(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 let class = values.made_class(&Expr::new(at)).filter(|&class| is_manager(class, values));
                 class.map(|class| (key_of(class, values), call))
             }
-            Kind::Class(class) if class.modifiers.iter().any(|word| word == "kv") => {
+            Kind::Class(class) if class.is(Modifier::Rule) => {
                 let of = if class.kind == ClassKind::Extension { values.extended(at) } else { Some(at) };
                 let of = of.filter(|&of| is_manager(of, values));
                 of.zip(set_up(at, values))

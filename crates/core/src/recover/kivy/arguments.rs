@@ -4,7 +4,7 @@ use super::properties::OF_WIDGETS;
 use crate::facts::{ArgumentFact, Facts, OwnFact, Slot, Takes};
 use crate::link::{Join, Joining, Phase};
 use crate::recover::code;
-use crate::syntax::{Id, Kind};
+use crate::syntax::{AssignOp, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// What the code around a switch sets before it on the screen of a name; on any, where that is not
@@ -30,7 +30,7 @@ pub(super) fn passed(site: Ref, name: Option<&str>, values: &Values<'_>) -> Vec<
     for id in nodes {
         let here = Ref { file: site.file, id };
         match tree.kind(id) {
-            Kind::Assign { target, value, op } if op == "=" => {
+            Kind::Assign { target, value, op } if *op == AssignOp::Set => {
                 let Kind::Member(member) = tree.kind(*target) else { continue };
                 let plain = OF_WIDGETS.contains(&member.name.as_str()) || member.name == "current";
                 if !plain && is_screen_of(&Expr::new(here).with(member.of), name, values) {

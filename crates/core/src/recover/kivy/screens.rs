@@ -4,7 +4,7 @@ use super::properties::{Property, properties};
 use crate::facts::{Facts, ReadFact, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::code;
-use crate::syntax::{ClassKind, Kind};
+use crate::syntax::{AssignOp, ClassKind, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -62,7 +62,7 @@ fn read_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFa
     let taken = |at: &Ref| {
         let tree = values.tree(*at);
         !tree.node(at.id).parent.is_some_and(|up| match tree.kind(up) {
-            Kind::Assign { target, op, .. } => *target == at.id && op == "=",
+            Kind::Assign { target, op, .. } => *target == at.id && *op == AssignOp::Set,
             _ => false,
         })
     };

@@ -8,7 +8,7 @@ use super::screens::is_manager;
 use crate::facts::{At, CallFact, ChosenStart, Facts, HostHint, Order, RouteKey, TargetFact};
 use crate::model::{Form, Verb};
 use crate::recover::code;
-use crate::syntax::Kind;
+use crate::syntax::{AssignOp, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -17,7 +17,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(outer) = tree.node(used.id).parent else { continue };
         let Kind::Assign { target, value, op } = tree.kind(outer) else { continue };
         let Kind::Member(member) = tree.kind(used.id) else { continue };
-        if *target != used.id || op != "=" {
+        if *target != used.id || *op != AssignOp::Set {
             continue;
         }
         let Some(manager) = manager_of(&Expr::new(used).with(member.of), values) else { continue };

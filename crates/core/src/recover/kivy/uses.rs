@@ -2,7 +2,7 @@
 //! declares it.
 
 use crate::recover::code;
-use crate::syntax::{Id, Kind};
+use crate::syntax::{AssignOp, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// What asks an object for an attribute by its name (docs.python.org, "Built-in Functions").
@@ -56,6 +56,6 @@ fn is_own(of: Id, part: Ref, values: &Values<'_>) -> bool {
 fn is_set(member: Id, part: Ref, values: &Values<'_>) -> bool {
     let tree = values.tree(part);
     tree.node(member).parent.is_some_and(
-        |up| matches!(tree.kind(up), Kind::Assign { target, op, .. } if *target == member && op == "="),
+        |up| matches!(tree.kind(up), Kind::Assign { target, op, .. } if *target == member && *op == AssignOp::Set),
     )
 }

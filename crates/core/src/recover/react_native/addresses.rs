@@ -7,10 +7,8 @@ use crate::model::Style;
 use rustc_hash::FxHashMap;
 
 /// Both joins.
-pub(super) const JOINS: &[Join] = &[
-    Join { after: Phase::Contained, join: look_inside },
-    Join { after: Phase::Placed, join: link },
-];
+pub(super) const JOINS: &[Join] =
+    &[Join { after: Phase::Contained, join: look_inside }, Join { after: Phase::Placed, join: link }];
 
 /// A scheme and host that an app answers.
 #[derive(Debug)]

@@ -1,15 +1,15 @@
 //! Components: functions that hand back elements, and classes that render them. Which of them are
 //! screens is known once routes are: linking keeps those. (react.dev, "Your first component".)
 
+use super::addresses::JOINS;
 use super::element::element;
 use super::navigators::{Part, is_creator, is_older_creator, part, variable_name};
 use super::{SPEAKS, is_of_app};
-use super::addresses::JOINS;
 use crate::facts::{At, Facts, ScreenFact};
 use crate::model::ScreenKind;
 use crate::recover::StyleRecoverer;
 use crate::source::library_of;
-use crate::syntax::{ClassKind, Kind};
+use crate::syntax::{ClassKind, Kind, Modifier};
 use crate::values::{Def, Expr, Ref, Values};
 use rustc_hash::FxHashSet;
 
@@ -85,7 +85,7 @@ pub(super) fn screen(at: Ref, values: &Values<'_>) -> Option<ScreenFact> {
     let tree = values.tree(at);
     let (name, span, is_base) = match tree.kind(at.id) {
         Kind::Function(function) => (&function.name, function.name_span, false),
-        Kind::Class(class) => (&class.name, class.name_span, class.is("abstract")),
+        Kind::Class(class) => (&class.name, class.name_span, class.is(Modifier::Abstract)),
         _ => return None,
     };
     if is_base {

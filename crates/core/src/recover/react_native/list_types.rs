@@ -4,7 +4,7 @@
 use crate::facts::{At, ParameterFact};
 use crate::model::Via;
 use crate::recover::code;
-use crate::syntax::{Kind, TypeName};
+use crate::syntax::{Kind, Modifier, TypeName};
 use crate::values::{Def, Ref, Values};
 
 /// Types of types are followed this deep.
@@ -141,10 +141,11 @@ pub(super) fn parameters(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<
             found.push(ParameterFact {
                 name: variable.name.to_string(),
                 ty: written,
-                required: !variable.is("optional")
+                required: !variable.is(Modifier::Optional)
                     && !ty.nullable
                     && !variable.ty.as_ref().is_some_and(|ty| ty.nullable),
-                nullable: variable.is("optional") || variable.ty.as_ref().is_some_and(|ty| ty.nullable),
+                nullable: variable.is(Modifier::Optional)
+                    || variable.ty.as_ref().is_some_and(|ty| ty.nullable),
                 default: None,
                 via: Via::Argument,
                 at: At { file: class.file, span: variable.name_span },

@@ -3,7 +3,7 @@
 use super::list_types::{is_list, list_of};
 use crate::facts::HostHint;
 use crate::recover::code;
-use crate::syntax::{Call, Kind, TypeName};
+use crate::syntax::{BinaryOp, Call, Kind, TypeName};
 use crate::values::{Def, Expr, Ref, Site, Values};
 
 /// Names are followed this far.
@@ -37,7 +37,7 @@ fn at(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Navigation> {
         Kind::Member(member) if member.name == "navigation" => of_properties(&expr.with(member.of), values),
         Kind::Call(call) => by_call(expr, call, depth, values),
         Kind::Name(name) => by_name(expr, name, depth, values),
-        Kind::Binary { op, left, .. } if op == "?:" => at(&expr.with(*left), depth + 1, values),
+        Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => at(&expr.with(*left), depth + 1, values),
         _ => None,
     }
 }

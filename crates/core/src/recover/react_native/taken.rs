@@ -6,7 +6,7 @@ use crate::recover::code;
 use crate::recover::react_native::components::{Shown, shown};
 use crate::recover::react_native::element::{element, key_of};
 use crate::recover::react_native::navigation::properties_type;
-use crate::syntax::Kind;
+use crate::syntax::{BinaryOp, Kind, UnaryOp};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// Variables of variables are followed this deep.
@@ -24,9 +24,11 @@ fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<
     let Some(parent) = tree.node(at.id).parent.filter(|_| depth < MAX_DEPTH) else { return };
     let outer = Ref { file: at.file, id: parent };
     match tree.kind(parent) {
-        Kind::Unary { op, .. } if op == "!!" => follow(outer, via, (depth + 1, stands_in), values, facts),
+        Kind::Unary { op, .. } if *op == UnaryOp::Force => {
+            follow(outer, via, (depth + 1, stands_in), values, facts)
+        }
         Kind::Cast { of, .. } if *of == at.id => follow(outer, via, (depth + 1, stands_in), values, facts),
-        Kind::Binary { op, left, .. } if op == "?:" && *left == at.id => {
+        Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse && *left == at.id => {
             // `params || {}`: nothing of it need be there.
             follow(outer, via, (depth + 1, true), values, facts);
         }
@@ -49,7 +51,7 @@ fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<
         }
         Kind::Map(_) if hand_on(at, outer, via, depth, values, facts) => {}
         // Looked at, not taken.
-        Kind::Binary { op, .. } if matches!(op.as_str(), "==" | "!=" | "&&") => {}
+        Kind::Binary { op, .. } if matches!(op, BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::And) => {}
         Kind::Branch { .. } | Kind::Block(_) => {}
         _ => facts.whole_bags.push(at),
     }
@@ -115,8 +117,10 @@ fn is_tested(at: Ref, values: &Values<'_>) -> bool {
     let Some(parent) = tree.node(at.id).parent else { return false };
     match tree.kind(parent) {
         Kind::Branch { arms, .. } => arms.iter().any(|arm| arm.tests.contains(&at.id)),
-        Kind::Binary { op, .. } => matches!(op.as_str(), "&&" | "?:" | "==" | "!="),
-        Kind::Unary { op, .. } => op == "!",
+        Kind::Binary { op, .. } => {
+            matches!(op, BinaryOp::And | BinaryOp::OrElse | BinaryOp::Equal | BinaryOp::NotEqual)
+        }
+        Kind::Unary { op, .. } => *op == UnaryOp::Not,
         Kind::Member(member) => member.safe && member.of == at.id,
         _ => false,
     }

@@ -5,7 +5,7 @@ use super::is_kind;
 use crate::facts::{At, Facts, PartFact, ScreenFact, UsedFact};
 use crate::model::ScreenKind;
 use crate::source::Language;
-use crate::syntax::{Attribute, ClassKind, Kind};
+use crate::syntax::{Attribute, ClassKind, Kind, Modifier};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -129,7 +129,8 @@ fn screen(class: Ref, at: At, surely: bool, values: &Values<'_>) -> ScreenFact {
     let name = declared.map(|class| class.name.to_string()).unwrap_or_default();
     ScreenFact {
         surely,
-        is_base: declared.is_some_and(|c| c.is("abstract")) || !values.program().derived(&name).is_empty(),
+        is_base: declared.is_some_and(|c| c.is(Modifier::Abstract))
+            || !values.program().derived(&name).is_empty(),
         ..ScreenFact::new(class, name, path, ScreenKind::Page, at)
     }
 }

@@ -2,6 +2,7 @@
 
 use super::CSharp;
 use crate::model::Span;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, bare_type, child, named, span};
 use crate::syntax::{Annotation, Arg, Class, ClassKind, Id, Kind, Parameter, SuperType, TypeName};
 use tree_sitter::Node;
@@ -56,7 +57,7 @@ impl CSharp<'_> {
             name: self.field_name(node, "name"),
             name_span: name.map_or(Span::default(), span),
             kind,
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             supers: if kind == ClassKind::Enum { Vec::new() } else { self.supers(node) },
             params: child(node, "parameter_list").map(|n| self.params(n, is_record)).unwrap_or_default(),
@@ -112,7 +113,7 @@ impl CSharp<'_> {
                 ty: self.declared(part),
                 default: default.map(|n| self.expression(n)),
                 property,
-                modifiers: modifiers.words,
+                modifiers: Modifier::among(modifiers.words),
                 annotations: modifiers.annotations,
                 label: None,
             };
@@ -121,7 +122,7 @@ impl CSharp<'_> {
         // The grammar leaves `params T[] x` without a node of its own.
         if let (Some(name), Some(_)) = (list.child_by_field_name("name"), child(list, "params")) {
             let ty: Option<TypeName> = self.declared(list);
-            let modifiers = vec!["vararg".into()];
+            let modifiers = vec![Modifier::Vararg];
             let parameter =
                 Parameter { name: self.low.name(name), ty, modifiers, property, ..Parameter::default() };
             params.push(self.low.add(Kind::Parameter(parameter), name));

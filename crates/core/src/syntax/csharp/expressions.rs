@@ -223,7 +223,7 @@ impl CSharp<'_> {
         let op = field("operator").map(|n| self.low.name(n)).unwrap_or_default();
         let op = if op == "??=" { "=".into() } else { op };
         let (target, value) = (self.expression(target), self.expression(value));
-        self.low.add(Kind::Assign { target, op, value }, node)
+        self.low.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
     fn binary(&mut self, node: Node<'_>) -> Id {
@@ -234,7 +234,7 @@ impl CSharp<'_> {
         let op = field("operator").map(|n| self.low.name(n)).unwrap_or_default();
         let op = if op == "??" { "?:".into() } else { op };
         let (left, right) = (self.expression(left), self.expression(right));
-        self.low.add(Kind::Binary { op, left, right }, node)
+        self.low.add(Kind::Binary { op: op.as_str().into(), left, right }, node)
     }
 
     fn cast(&mut self, node: Node<'_>, ty: &str, of: &str, safe: bool) -> Id {
@@ -301,7 +301,7 @@ impl CSharp<'_> {
         let sign = children(node).into_iter().find(|n| !n.is_named()).map(|n| self.low.name(n));
         let op = sign.unwrap_or_default();
         let op = if op == "!" && node.kind() == "postfix_unary_expression" { "!!".into() } else { op };
-        self.low.add(Kind::Unary { op, of }, node)
+        self.low.add(Kind::Unary { op: op.as_str().into(), of }, node)
     }
 }
 

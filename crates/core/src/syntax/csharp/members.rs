@@ -1,6 +1,7 @@
 //! C#'s members: methods, fields, properties.
 
 use super::{CSharp, body_of};
+use crate::syntax::Modifier;
 use crate::syntax::code::{child, named, span};
 use crate::syntax::{Call, Function, Id, Kind, Variable};
 use tree_sitter::Node;
@@ -15,7 +16,7 @@ impl CSharp<'_> {
         let mut function = Function {
             name: if constructor { "<init>".into() } else { self.field_name(node, "name") },
             name_span: name.map_or(span(node), span),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
             params: params.map(|n| self.params(n, false)).unwrap_or_default(),
@@ -24,7 +25,7 @@ impl CSharp<'_> {
         };
         // The first parameter of an extension method says what it is called on.
         let first = function.params.first().and_then(|&id| self.low.tree.parameter(id));
-        if let Some(of) = first.filter(|p| p.is("this")) {
+        if let Some(of) = first.filter(|p| p.is(Modifier::This)) {
             function.receiver = of.ty.clone();
         }
         function.body = self.body(node);
@@ -86,7 +87,7 @@ impl CSharp<'_> {
             let variable = Variable {
                 name: self.low.name(name),
                 name_span: span(name),
-                modifiers: modifiers.words,
+                modifiers: Modifier::among(modifiers.words),
                 annotations: modifiers.annotations,
                 ty,
                 init,
@@ -114,7 +115,7 @@ impl CSharp<'_> {
         let mut variable = Variable {
             name: self.low.name(name),
             name_span: span(name),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             ty,
             init,

@@ -2,6 +2,7 @@
 
 use super::Dart;
 use crate::model::Span;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, bare_type, child, children, has, named, plain, span};
 use crate::syntax::{
     Annotation, Arg, Call, Class, ClassKind, Function, Id, Kind, Member, Parameter, SuperType, TypeName,
@@ -61,8 +62,12 @@ impl Dart<'_> {
     fn modifiers(&mut self, node: Node<'_>) -> Modifiers {
         let words =
             children(node).into_iter().filter(|n| !n.is_named() && n.kind().chars().all(char::is_alphabetic));
-        let words = words.map(|n| n.kind().into()).collect();
-        Modifiers { words, annotations: self.metadata(node) }
+        let annotations = self.metadata(node);
+        // What other languages have a word for.
+        let overrides =
+            annotations.iter().filter(|note| note.name == "override").map(|note| note.name.clone());
+        let words = words.map(|n| n.kind().into()).chain(overrides).collect();
+        Modifiers { words, annotations }
     }
 
     fn class(&mut self, node: Node<'_>) -> Id {
@@ -88,7 +93,7 @@ impl Dart<'_> {
             name: self.lower.name(name),
             name_span: span(name),
             kind: if is_enum { ClassKind::Enum } else { ClassKind::Class },
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             supers,
             params,
@@ -150,9 +155,11 @@ impl Dart<'_> {
         let params = list.map(|n| self.params(n)).unwrap_or_default();
         let mut handed = Vec::new();
         for &id in &params {
-            let Some(parameter) = self.lower.tree.parameter(id).filter(|p| p.is("super")) else { continue };
+            let Some(parameter) = self.lower.tree.parameter(id).filter(|p| p.is(Modifier::Super)) else {
+                continue;
+            };
             let name = parameter.name.clone();
-            let slot = parameter.is("named").then(|| name.clone());
+            let slot = parameter.is(Modifier::Named).then(|| name.clone());
             let at = self.lower.tree.span(id);
             let end = Span { start: at.end, end: at.end };
             let value = self.lower.tree.add(Kind::Name(name), end);
@@ -209,8 +216,8 @@ impl Dart<'_> {
         let members = self.items(members);
         self.class = outer;
         let is_static = |id: &Id| match self.lower.tree.kind(*id) {
-            Kind::Function(function) => function.is("static"),
-            Kind::Variable(variable) => variable.is("static"),
+            Kind::Function(function) => function.is(Modifier::Static),
+            Kind::Variable(variable) => variable.is(Modifier::Static),
             _ => false,
         };
         let (fixed, mut all): (Vec<Id>, Vec<Id>) = members.into_iter().partition(is_static);
@@ -301,7 +308,7 @@ impl Dart<'_> {
             let variable = Variable {
                 name: written,
                 name_span: name.map_or(span(node), span),
-                modifiers: modifiers.words,
+                modifiers: Modifier::among(modifiers.words),
                 annotations: modifiers.annotations,
                 receiver,
                 ty: result,
@@ -318,7 +325,7 @@ impl Dart<'_> {
             // A setter never stands for what is read.
             name: if signature.kind() == "setter_signature" { format!("{written}=").into() } else { written },
             name_span: name.map_or(span(signature), span),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver,
             params,
@@ -358,7 +365,7 @@ impl Dart<'_> {
         let mut args = Vec::new();
         for &id in params {
             let Some(parameter) = self.lower.tree.parameter(id) else { continue };
-            let (name, named) = (parameter.name.clone(), parameter.is("named"));
+            let (name, named) = (parameter.name.clone(), parameter.is(Modifier::Named));
             let value = self.lower.add(Kind::Name(name.clone()), target);
             args.push(Arg { name: named.then_some(name), ..plain(value) });
         }
@@ -436,7 +443,7 @@ impl Dart<'_> {
             property: field.is_some() || (declares && self.class.is_some()),
             default: default.map(|n| self.expression(n)),
             name,
-            modifiers,
+            modifiers: Modifier::among(modifiers),
             annotations,
         }
     }
@@ -457,7 +464,7 @@ impl Dart<'_> {
                     class.initial.iter().find(|(name, _)| *name == declared.name).map(|(_, value)| *value)
                 });
                 let variable = Variable {
-                    modifiers: modifiers.words.clone(),
+                    modifiers: Modifier::among(&modifiers.words),
                     receiver: receiver.clone().filter(|_| !modifiers.words.iter().any(|w| w == "static")),
                     init: declared.init.or(initial),
                     ..declared

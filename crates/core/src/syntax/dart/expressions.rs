@@ -336,14 +336,14 @@ impl Dart<'_> {
             node.child_by_field_name("operator").map(|n| self.lower.name(n)).unwrap_or_default()
         };
         let of = self.expression(inner);
-        self.lower.add(Kind::Unary { op, of }, node)
+        self.lower.add(Kind::Unary { op: op.as_str().into(), of }, node)
     }
 
     /// `x++`, told from `++x` by its sign standing last.
     fn postfix(&mut self, node: Node<'_>) -> Id {
         let op = node.child_by_field_name("operator").map(|n| format!("_{}", self.lower.str(n)));
         let of = self.operand(node, "argument");
-        self.lower.add(Kind::Unary { op: op.unwrap_or_default().into(), of }, node)
+        self.lower.add(Kind::Unary { op: op.unwrap_or_default().as_str().into(), of }, node)
     }
 
     fn binary(&mut self, node: Node<'_>) -> Id {
@@ -358,7 +358,7 @@ impl Dart<'_> {
             _ => SmolStr::default(),
         };
         let (left, right) = (self.expression(*left), self.expression(*right));
-        self.lower.add(Kind::Binary { op, left, right }, node)
+        self.lower.add(Kind::Binary { op: op.as_str().into(), left, right }, node)
     }
 
     fn conditional(&mut self, node: Node<'_>) -> Id {
@@ -391,7 +391,7 @@ impl Dart<'_> {
         let target = self.operand(node, "left");
         let op = node.child_by_field_name("operator").map(|n| self.lower.name(n)).unwrap_or("=".into());
         let value = self.operand(node, "right");
-        self.lower.add(Kind::Assign { target, op, value }, node)
+        self.lower.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
     fn lambda(&mut self, node: Node<'_>) -> Id {
@@ -431,7 +431,7 @@ impl Dart<'_> {
             (Some(operator), Some(value)) if parts.len() > 1 => {
                 let op = self.lower.name(operator);
                 let value = self.expression(*value);
-                self.lower.add(Kind::Assign { target, op, value }, node)
+                self.lower.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
             }
             _ => target,
         }

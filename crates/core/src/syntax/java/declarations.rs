@@ -2,12 +2,16 @@
 
 use super::Java;
 use crate::model::Span;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, bare_type, child, children, named, span};
 use crate::syntax::{
     Annotation, Arg, Class, ClassKind, Function, Id, Kind, Parameter, SuperType, TypeName, Variable,
 };
 use smol_str::SmolStr;
 use tree_sitter::Node;
+
+/// What other languages have a word for.
+const OVERRIDE: &str = "Override";
 
 impl Java<'_> {
     fn modifiers(&mut self, node: Node<'_>) -> Modifiers {
@@ -18,6 +22,9 @@ impl Java<'_> {
                 "annotation" | "marker_annotation" => {
                     let name = word.child_by_field_name("name").map(|n| self.0.name(n)).unwrap_or_default();
                     let args = child(word, "annotation_argument_list").map(|n| self.annotation_args(n));
+                    if name == OVERRIDE {
+                        found.words.push(name.clone());
+                    }
                     found.annotations.push(Annotation {
                         name,
                         args: args.unwrap_or_default(),
@@ -64,7 +71,7 @@ impl Java<'_> {
         };
         let mut class = self.empty_class(node.child_by_field_name("name"), kind);
         let modifiers = self.modifiers(node);
-        class.modifiers = modifiers.words;
+        class.modifiers = Modifier::among(modifiers.words);
         class.annotations = modifiers.annotations;
         class.supers = self.supers(node);
         if node.kind() == "record_declaration" {
@@ -127,7 +134,7 @@ impl Java<'_> {
                 name.map(|n| self.0.name(n)).unwrap_or_default()
             },
             name_span: name.map_or(span(node), span),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
             params: node.child_by_field_name("parameters").map(|n| self.params(n, false)).unwrap_or_default(),
@@ -153,7 +160,8 @@ impl Java<'_> {
                 words.push("vararg".into());
             }
             let name = self.0.name(name);
-            let parameter = Parameter { name, ty, property, modifiers: words, ..Parameter::default() };
+            let parameter =
+                Parameter { name, ty, property, modifiers: Modifier::among(words), ..Parameter::default() };
             params.push(self.0.add(Kind::Parameter(parameter), part));
         }
         params
@@ -189,7 +197,7 @@ impl Java<'_> {
             name: self.0.name(name),
             name_span: span(name),
             mutable: !modifiers.words.iter().any(|w| w == "final"),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
             ty,

@@ -51,7 +51,7 @@ impl Java<'_> {
                     .map(|n| self.0.name(n))
                     .unwrap_or_default();
                 let of = self.expression(of);
-                self.0.add(Kind::Unary { op, of }, node)
+                self.0.add(Kind::Unary { op: op.as_str().into(), of }, node)
             }
             "cast_expression" => self.cast(node),
             "ternary_expression" | "if_statement" => self.choice(node),
@@ -173,7 +173,7 @@ impl Java<'_> {
         };
         let op = node.child_by_field_name("operator").map(|n| self.0.name(n)).unwrap_or_default();
         let (left, right) = (self.expression(left), self.expression(right));
-        self.0.add(Kind::Binary { op, left, right }, node)
+        self.0.add(Kind::Binary { op: op.as_str().into(), left, right }, node)
     }
 
     fn cast(&mut self, node: Node<'_>) -> Id {
@@ -249,7 +249,7 @@ impl Java<'_> {
         };
         let op = node.child_by_field_name("operator").map(|n| self.0.name(n)).unwrap_or_default();
         let (target, value) = (self.expression(target), self.expression(value));
-        self.0.add(Kind::Assign { target, op, value }, node)
+        self.0.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
     /// A loop or resource that declares a variable.

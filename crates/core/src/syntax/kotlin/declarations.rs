@@ -1,6 +1,7 @@
 //! Kotlin's declarations.
 
 use super::Kotlin;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, bare_type, child, children, has, named, span};
 use crate::syntax::{
     Annotation, Arg, Class, ClassKind, Function, Id, Kind, Parameter, SuperType, TypeName, Variable,
@@ -56,12 +57,12 @@ impl Kotlin<'_> {
         let keyword = ["interface", "object"].into_iter().find(|k| has(node, k)).unwrap_or("class");
         let mut class = self.empty_class(name.unwrap_or(node), keyword);
         let modifiers = self.modifiers(node);
-        class.modifiers = modifiers.words;
+        class.modifiers = Modifier::among(modifiers.words);
         class.annotations = modifiers.annotations;
         if node.kind() == "companion_object" {
             class.kind = ClassKind::Companion;
             class.name = name.map_or_else(|| "Companion".into(), |n| self.0.name(n));
-        } else if class.is("enum") {
+        } else if class.is(Modifier::Enum) {
             class.kind = ClassKind::Enum;
         }
         for part in named(node) {
@@ -109,7 +110,7 @@ impl Kotlin<'_> {
             ty: parts.get(1).filter(|n| is_type(**n)).map(|n| self.type_name(*n)),
             default,
             property: has(node, "val") || has(node, "var"),
-            modifiers,
+            modifiers: Modifier::among(modifiers),
             annotations: Vec::new(),
         };
         self.0.add(Kind::Parameter(parameter), node)
@@ -150,7 +151,7 @@ impl Kotlin<'_> {
                 name.map(|n| self.0.name(n)).unwrap_or_default()
             },
             name_span: name.map_or(span(node), span),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: before_token(node, ".").filter(|n| is_type(*n)).map(|n| self.type_name(n)),
             params,
@@ -174,7 +175,7 @@ impl Kotlin<'_> {
                 name: inner.first().map(|n| self.0.name(*n)).unwrap_or_default(),
                 ty: inner.get(1).map(|n| self.type_name(*n)),
                 default,
-                modifiers,
+                modifiers: Modifier::among(modifiers),
                 ..Parameter::default()
             };
             params.push(self.0.add(Kind::Parameter(parameter), *part));
@@ -193,7 +194,7 @@ impl Kotlin<'_> {
         let variable = Variable {
             name: name.map(|n| self.0.name(n)).unwrap_or_default(),
             name_span: name.map_or(span(node), span),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: before_token(node, ".").filter(|n| is_type(*n)).map(|n| self.type_name(n)),
             ty: declared.and_then(|n| named(n).into_iter().find(|n| is_type(*n))).map(|n| self.type_name(n)),

@@ -2,6 +2,7 @@
 
 use super::Kotlin;
 use super::declarations::is_type;
+use crate::syntax::UnaryOp;
 use crate::syntax::code::{child, children, has, named, plain, span, unescape};
 use crate::syntax::{Arm, Call, Class, ClassKind, Id, Kind, Member, Parameter, Piece};
 use smol_str::SmolStr;
@@ -122,14 +123,14 @@ impl Kotlin<'_> {
 
     /// `!a.b` is `!(a.b)`, though the grammar reads `(!a).b`: the operator is taken off here and put
     /// back around the whole.
-    fn without_prefix(&self, id: Id) -> (Id, Option<SmolStr>) {
+    fn without_prefix(&self, id: Id) -> (Id, Option<UnaryOp>) {
         match self.0.tree.kind(id) {
-            Kind::Unary { op, of } if matches!(op.as_str(), "!" | "-" | "+") => (*of, Some(op.clone())),
+            Kind::Unary { op: op @ (UnaryOp::Not | UnaryOp::Minus | UnaryOp::Plus), of } => (*of, Some(*op)),
             _ => (id, None),
         }
     }
 
-    fn with_prefix(&mut self, id: Id, prefix: Option<SmolStr>, node: Node<'_>) -> Id {
+    fn with_prefix(&mut self, id: Id, prefix: Option<UnaryOp>, node: Node<'_>) -> Id {
         match prefix {
             Some(op) => self.0.add(Kind::Unary { op, of: id }, node),
             None => id,
@@ -234,7 +235,7 @@ impl Kotlin<'_> {
                 node,
             );
         }
-        self.0.add(Kind::Binary { op, left, right }, node)
+        self.0.add(Kind::Binary { op: op.as_str().into(), left, right }, node)
     }
 
     /// `a!!.get<Int>(x)` and `composable<Item> { … }`, which the grammar reads as two comparisons.
@@ -260,7 +261,7 @@ impl Kotlin<'_> {
         let op =
             children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
         let of = self.expression(of);
-        self.0.add(Kind::Unary { op, of }, node)
+        self.0.add(Kind::Unary { op: op.as_str().into(), of }, node)
     }
 
     fn cast(&mut self, node: Node<'_>) -> Id {
@@ -368,7 +369,7 @@ impl Kotlin<'_> {
         let op =
             children(node).into_iter().find(|n| !n.is_named()).map(|n| self.0.name(n)).unwrap_or_default();
         let (target, value) = (self.expression(*target), self.expression(*value));
-        self.0.add(Kind::Assign { target, op, value }, node)
+        self.0.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
     fn index(&mut self, node: Node<'_>) -> Id {

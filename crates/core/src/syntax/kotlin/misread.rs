@@ -3,6 +3,7 @@
 //! never names, so nothing else can be meant.
 
 use super::Kotlin;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, child, named, span};
 use crate::syntax::{Function, Id, Kind};
 use tree_sitter::Node;
@@ -25,7 +26,7 @@ impl Kotlin<'_> {
         match (self.0.str(*keyword), last.kind()) {
             ("object", "identifier") => {
                 let mut class = self.empty_class(*last, "object");
-                class.modifiers = modifiers.words;
+                class.modifiers = Modifier::among(modifiers.words);
                 class.annotations = modifiers.annotations;
                 Some(self.0.add(Kind::Class(class), node))
             }
@@ -45,7 +46,7 @@ impl Kotlin<'_> {
         let function = Function {
             name: self.0.name(name),
             name_span: span(name),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
             params: Vec::new(),

@@ -2,6 +2,7 @@
 
 use super::lines::{Line, below};
 use crate::model::Span;
+use crate::syntax::Modifier;
 use crate::syntax::code::{named, plain};
 use crate::syntax::python::{Names, Python};
 use crate::syntax::{
@@ -142,7 +143,7 @@ impl Kv<'_, '_> {
             name: name.into(),
             name_span,
             kind: if bases.is_some() { ClassKind::Class } else { ClassKind::Extension },
-            modifiers: vec!["kv".into()],
+            modifiers: vec![Modifier::Rule],
             annotations: Vec::new(),
             supers: bases.map(|bases| bases.split('+').map(base).collect()).unwrap_or_default(),
             params: Vec::new(),

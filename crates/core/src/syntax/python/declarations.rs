@@ -1,6 +1,7 @@
 //! Python's classes and functions.
 
 use super::Python;
+use crate::syntax::Modifier;
 use crate::syntax::code::{child, named, plain, span};
 use crate::syntax::{
     Annotation, Arg, Class, ClassKind, Function, Id, Kind, Parameter, SuperType, TypeName, Variable,
@@ -117,7 +118,7 @@ impl Python<'_> {
             return self.0.add(Kind::Variable(variable), node);
         }
         let modifiers =
-            if has("staticmethod") || has("classmethod") { vec!["static".into()] } else { Vec::new() };
+            if has("staticmethod") || has("classmethod") { vec![Modifier::Static] } else { Vec::new() };
         let function = Function {
             name: if name == "__init__" { "<init>".into() } else { name },
             name_span: span(name_node),
@@ -153,7 +154,7 @@ impl Python<'_> {
                 name: text,
                 ty: part.child_by_field_name("type").map(|n| self.type_name(n)),
                 default: part.child_by_field_name("value").map(|n| self.expression(n)),
-                modifiers: if open { vec!["vararg".into()] } else { Vec::new() },
+                modifiers: if open { vec![Modifier::Vararg] } else { Vec::new() },
                 ..Parameter::default()
             };
             params.push(self.0.add(Kind::Parameter(parameter), part));

@@ -1,6 +1,7 @@
 //! Python's expressions.
 
 use super::Python;
+use crate::syntax::BinaryOp;
 use crate::syntax::code::{child, children, named, plain, span, unescape};
 use crate::syntax::{Arm, Call, Entry, Id, Kind, Member, Piece, Variable};
 use tree_sitter::Node;
@@ -62,7 +63,7 @@ impl Python<'_> {
                 let Some(of) = node.child_by_field_name("argument") else { return self.0.nothing(node) };
                 let op = children(node).first().map(|n| self.0.name(*n)).unwrap_or_default();
                 let of = self.expression(of);
-                self.0.add(Kind::Unary { op, of }, node)
+                self.0.add(Kind::Unary { op: op.as_str().into(), of }, node)
             }
             "binary_operator" | "boolean_operator" | "comparison_operator" => self.binary(node),
             "class_definition" | "function_definition" | "decorated_definition" => self.item(node),
@@ -198,7 +199,7 @@ impl Python<'_> {
         let (Some(left), Some(right)) = (field("left"), field("right")) else { return self.0.nothing(node) };
         let op = field("operator").map(|n| self.0.name(n)).unwrap_or_default();
         let (target, value) = (self.expression(left), self.expression(right));
-        self.0.add(Kind::Assign { target, op, value }, node)
+        self.0.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
     fn named_expression(&mut self, node: Node<'_>) -> Id {
@@ -224,6 +225,13 @@ impl Python<'_> {
             .collect::<Vec<_>>()
             .join(" ");
         let (left, right) = (self.expression(*left), self.expression(*right));
-        self.0.add(Kind::Binary { op: op.into(), left, right }, node)
+        let op = match op.as_str() {
+            // What stands in for what is not there.
+            "or" => BinaryOp::OrElse,
+            "is" => BinaryOp::Equal,
+            "is not" => BinaryOp::NotEqual,
+            op => op.into(),
+        };
+        self.0.add(Kind::Binary { op, left, right }, node)
     }
 }

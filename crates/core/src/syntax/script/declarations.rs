@@ -2,6 +2,7 @@
 
 use super::Script;
 use crate::model::Span;
+use crate::syntax::Modifier;
 use crate::syntax::code::{bare_type, child, has, named, span};
 use crate::syntax::{
     Class, ClassKind, Entry, Function, Id, Kind, Parameter, Piece, SuperType, TypeName, Variable,
@@ -62,7 +63,7 @@ impl Script<'_> {
         let declared = Function {
             name,
             name_span,
-            modifiers,
+            modifiers: Modifier::among(modifiers),
             annotations: Vec::new(),
             receiver: None,
             params,
@@ -105,7 +106,7 @@ impl Script<'_> {
             let written = part.child_by_field_name("type").map(|n| self.annotated(n));
             let ty = written.or_else(|| ty.clone().filter(|_| i == 0));
             let default = part.child_by_field_name("value").map(|n| self.expression(n));
-            let mut modifiers = Vec::new();
+            let mut modifiers: Vec<SmolStr> = Vec::new();
             if part.kind() == "optional_parameter" {
                 modifiers.push("optional".into());
             }
@@ -120,8 +121,14 @@ impl Script<'_> {
             let simple = whole || pattern.kind() == "identifier";
             let name = if simple { self.0.name(pattern) } else { format!("{TAKEN_APART}{i}").into() };
             let property = child(part, "accessibility_modifier").is_some();
-            let parameter =
-                Parameter { name: name.clone(), ty, default, property, modifiers, ..Parameter::default() };
+            let parameter = Parameter {
+                name: name.clone(),
+                ty,
+                default,
+                property,
+                modifiers: Modifier::among(modifiers),
+                ..Parameter::default()
+            };
             params.push(self.0.add(Kind::Parameter(parameter), part));
             if !simple {
                 let whole = |lens: &mut Self, at: Span| lens.0.tree.add(Kind::Name(name.clone()), at);
@@ -211,7 +218,11 @@ impl Script<'_> {
             name: name.map(|n| self.0.name(n)).unwrap_or_default(),
             name_span: name.map_or(span(node), span),
             kind: if name.is_some() { ClassKind::Class } else { ClassKind::Anonymous },
-            modifiers: if node.kind().starts_with("abstract") { vec!["abstract".into()] } else { Vec::new() },
+            modifiers: if node.kind().starts_with("abstract") {
+                vec![Modifier::Abstract]
+            } else {
+                Vec::new()
+            },
             annotations: Vec::new(),
             supers: Vec::new(),
             params: Vec::new(),
@@ -285,7 +296,7 @@ impl Script<'_> {
             let variable = Variable {
                 name: written,
                 name_span: span(name),
-                modifiers,
+                modifiers: Modifier::among(modifiers),
                 getter: body,
                 ..Variable::default()
             };
@@ -307,7 +318,7 @@ impl Script<'_> {
                 let variable = Variable {
                     name: written,
                     name_span: span(name),
-                    modifiers,
+                    modifiers: Modifier::among(modifiers),
                     ty,
                     init,
                     mutable: true,

@@ -2,9 +2,9 @@
 
 use super::Script;
 use super::declarations::is_function;
+use crate::syntax::BinaryOp;
 use crate::syntax::code::{child, has, named, plain, span, unescape};
 use crate::syntax::{Arg, Arm, Call, Entry, Id, Kind, Member, Piece};
-use smol_str::SmolStr;
 use tree_sitter::Node;
 
 impl Script<'_> {
@@ -67,7 +67,7 @@ impl Script<'_> {
             "unary_expression" | "update_expression" => {
                 let op = node.child_by_field_name("operator").map(|n| self.0.name(n)).unwrap_or_default();
                 let of = self.operand(node, "argument");
-                self.0.add(Kind::Unary { op, of }, node)
+                self.0.add(Kind::Unary { op: op.as_str().into(), of }, node)
             }
             "await_expression" | "yield_expression" => {
                 let of = named(node).first().map(|n| self.expression(*n));
@@ -83,7 +83,7 @@ impl Script<'_> {
             "assignment_expression" | "augmented_assignment_expression" => {
                 let op = node.child_by_field_name("operator").map(|n| self.0.name(n)).unwrap_or("=".into());
                 let (target, value) = (self.operand(node, "left"), self.operand(node, "right"));
-                self.0.add(Kind::Assign { target, op, value }, node)
+                self.0.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
             }
             "jsx_element" | "jsx_self_closing_element" | "jsx_fragment" => self.element(node),
             "jsx_expression" => self.braced(node),
@@ -195,13 +195,10 @@ impl Script<'_> {
     }
 
     fn binary(&mut self, node: Node<'_>) -> Id {
-        let op: SmolStr = match node.child_by_field_name("operator").map(|n| self.0.str(n)) {
+        let op = match node.child_by_field_name("operator").map_or("", |n| self.0.str(n)) {
             // What stands in for what is not there.
-            Some("??" | "||") => "?:".into(),
-            Some("===") => "==".into(),
-            Some("!==") => "!=".into(),
-            Some(op) => op.into(),
-            None => SmolStr::default(),
+            "||" => BinaryOp::OrElse,
+            op => op.into(),
         };
         let (left, right) = (self.operand(node, "left"), self.operand(node, "right"));
         self.0.add(Kind::Binary { op, left, right }, node)

@@ -1,6 +1,7 @@
 //! Types: their names, and the objects that they describe.
 
 use super::Script;
+use crate::syntax::Modifier;
 use crate::syntax::code::{bare_type, child, children, has, named, span};
 use crate::syntax::{Class, ClassKind, Id, Kind, SuperType, TypeName, Variable};
 use smol_str::SmolStr;
@@ -133,7 +134,7 @@ impl Script<'_> {
         let variable = Variable {
             name: self.0.str(name).trim_matches(['\'', '"']).into(),
             name_span: span(name),
-            modifiers: if optional { vec!["optional".into()] } else { Vec::new() },
+            modifiers: if optional { vec![Modifier::Optional] } else { Vec::new() },
             ty,
             init,
             ..Variable::default()

@@ -2,6 +2,7 @@
 
 use super::Swift;
 use super::types::is_type;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, child, children, has, named, plain, span};
 use crate::syntax::{Annotation, Arg, Class, ClassKind, Function, Id, Kind, Parameter, SuperType, TypeName};
 use smol_str::SmolStr;
@@ -50,13 +51,13 @@ impl Swift<'_> {
                 "extension" => ClassKind::Extension,
                 _ => ClassKind::Class,
             },
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             supers,
             params: Vec::new(),
             members: Vec::new(),
         };
-        class.modifiers.push(keyword);
+        class.modifiers.extend(Modifier::of(&keyword));
         // Nothing in a preview is of the app.
         let preview = class.supers.iter().any(|base| base.ty.name == "PreviewProvider");
         if let Some(body) = node.child_by_field_name("body").filter(|_| !preview) {
@@ -180,7 +181,7 @@ impl Swift<'_> {
                 false => name.map(|n| self.0.name(n)).unwrap_or_default(),
             },
             name_span: name.map_or(span(node), span),
-            modifiers: modifiers.words,
+            modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
             params,
@@ -219,7 +220,7 @@ impl Swift<'_> {
                 name,
                 ty: named(*part).into_iter().rfind(|n| is_type(*n)).map(|n| self.type_name(n)),
                 default,
-                modifiers,
+                modifiers: Modifier::among(modifiers),
                 ..Parameter::default()
             };
             params.push(self.0.add(Kind::Parameter(parameter), *part));

@@ -358,17 +358,13 @@ impl Swift<'_> {
         };
         let op = field("operator").map(|n| self.0.name(n)).unwrap_or_default();
         let (target, value) = (self.expression(target), self.expression(value));
-        self.0.add(Kind::Assign { target, op, value }, node)
+        self.0.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
     fn binary(&mut self, node: Node<'_>) -> Id {
         let parts: Vec<_> = children(node).into_iter().filter(|n| !n.is_extra()).collect();
         let [left, op, right] = parts.as_slice() else { return self.block_of(node) };
-        // What is left where there is nothing, as other languages write it.
-        let op = match self.0.str(*op) {
-            "??" => "?:".into(),
-            op => op.into(),
-        };
+        let op = self.0.str(*op).into();
         let (left, right) = (self.expression(*left), self.expression(*right));
         self.0.add(Kind::Binary { op, left, right }, node)
     }

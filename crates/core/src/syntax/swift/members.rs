@@ -2,6 +2,7 @@
 
 use super::Swift;
 use super::types::is_type;
+use crate::syntax::Modifier;
 use crate::syntax::code::{Modifiers, child, children, has, named, span};
 use crate::syntax::{Id, Kind, TypeName, Variable};
 use tree_sitter::Node;
@@ -66,7 +67,7 @@ impl Swift<'_> {
         let variable = Variable {
             name: self.0.name(name),
             name_span: span(name),
-            modifiers: words,
+            modifiers: Modifier::among(words),
             annotations,
             receiver: None,
             ty: said.or(object),
@@ -109,7 +110,7 @@ impl Swift<'_> {
         let variable = Variable {
             name: name.map(|n| self.0.name(n)).unwrap_or_default(),
             name_span: name.map_or(span(node), span),
-            modifiers: vec!["typealias".into()],
+            modifiers: vec![Modifier::TypeAlias],
             ty: Some(ty.unwrap_or_else(TypeName::default)),
             ..Variable::default()
         };

@@ -3,7 +3,7 @@
 use crate::facts::{Channel, Facts, ReadFact, ResultSideFact};
 use crate::model::{ResultSide, Via};
 use crate::recover::android::{bundle, code};
-use crate::syntax::{Kind, Member};
+use crate::syntax::{BinaryOp, Kind, Member};
 use crate::values::{Def, Expr, Ref, Values};
 
 const GETTERS: &[&str] = &[
@@ -120,7 +120,7 @@ fn origin(expr: &Expr, extras: bool, values: &Values<'_>) -> Option<Origin> {
                 at = at.with(*of);
                 continue;
             }
-            Kind::Binary { op, left, .. } if op == "?:" => {
+            Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => {
                 at = at.with(*left);
                 continue;
             }

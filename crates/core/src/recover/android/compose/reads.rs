@@ -3,7 +3,7 @@
 use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::android::{bundle, code};
-use crate::syntax::{Kind, Member};
+use crate::syntax::{BinaryOp, Kind, Member};
 use crate::values::{Expr, Ref, Values};
 
 /// `entry.arguments?.getString("id")`.
@@ -46,7 +46,7 @@ fn is_entry_arguments(expr: &Expr, values: &Values<'_>) -> bool {
                 return is_entry(&at.with(*of), values);
             }
             Kind::Unary { of, .. } | Kind::Cast { of, .. } => at = at.with(*of),
-            Kind::Binary { op, left, .. } if op == "?:" => at = at.with(*left),
+            Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => at = at.with(*left),
             Kind::Call(call)
                 if matches!(code::callee_name(at.at, values), "requireNotNull" | "checkNotNull") =>
             {

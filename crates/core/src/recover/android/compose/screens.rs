@@ -28,7 +28,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 /// Whether a function makes UI; previews make it for the editor only.
 pub(super) fn is_composable(function: &Function) -> bool {
-    function.is("Composable") && !is_preview(function) && function.receiver.is_none()
+    function.is_annotated("Composable") && !is_preview(function) && function.receiver.is_none()
 }
 
 /// Whether a function only shows others in the editor.

@@ -2,8 +2,8 @@
 
 use super::facts::GraphInclude;
 use crate::facts::{
-    ActionFact, ContainerFact, ContainerKey, Facts, Owner, ParameterFact, RouteFact, RouteKey,
-    ShownBy, Shows, Start, StartFact,
+    ActionFact, ContainerFact, ContainerKey, Facts, Owner, ParameterFact, RouteFact, RouteKey, ShownBy,
+    Shows, Start, StartFact,
 };
 use crate::model::{RouteKind, Style, Via};
 use crate::recover::android::markup::{ANDROID, APP, class_path, element_at, id, resource_name, value_at};

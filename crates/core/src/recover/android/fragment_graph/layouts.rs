@@ -25,14 +25,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 /// A view that shows a navigation host, or any fragment fixed in the layout.
-fn host(
-    file: u32,
-    markup: &Markup,
-    element: &Element,
-    layout: &str,
-    values: &Values<'_>,
-    facts: &mut Facts,
-) {
+fn host(file: u32, markup: &Markup, element: &Element, layout: &str, values: &Values<'_>, facts: &mut Facts) {
     let class = element.attribute(ANDROID, "name").or_else(|| element.attribute("", "class"));
     let Some(class) = class else { return };
     let path = class_path(file, &class.value, values);

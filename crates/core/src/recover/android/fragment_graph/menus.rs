@@ -38,12 +38,15 @@ fn join(joining: &mut Joining<'_, '_>) {
     let handled: FxHashSet<(ScreenId, String)> = joining
         .take::<Handled>()
         .into_iter()
-        .flat_map(|fact| joining.owners_of(fact.site).into_iter().map(move |screen| (screen, fact.id.clone())))
+        .flat_map(|fact| {
+            joining.owners_of(fact.site).into_iter().map(move |screen| (screen, fact.id.clone()))
+        })
         .collect();
     let mut known = FxHashSet::default();
     let mut reported = FxHashSet::default();
     for tied in menus.tied(joining) {
-        let answered = |id: &str| tied.screens.iter().any(|&screen| handled.contains(&(screen, id.to_owned())));
+        let answered =
+            |id: &str| tied.screens.iter().any(|&screen| handled.contains(&(screen, id.to_owned())));
         for item in &tied.menu.items {
             if known.contains(&(item.at, tied.verb)) {
                 continue;
@@ -118,8 +121,9 @@ fn targets(item: &MenuItem, tied: &Tied<'_>, graph: &Graph<'_>) -> Vec<RouteId> 
         let standing = graph.screens[screen].routes.iter().filter_map(|&route| graph.routes[route].container);
         roots.extend(standing.flat_map(|c| graph.roots(c)));
     }
-    let within =
-        |container: ContainerId| roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c));
+    let within = |container: ContainerId| {
+        roots.is_empty() || graph.around(container).iter().any(|c| roots.contains(c))
+    };
     let named = graph.routes_named(&item.id).iter().copied();
     named
         .filter(|&i| {

@@ -1,7 +1,6 @@
 //! `fragment-graph`: resource graphs, hosts in layouts, menus, and the calls, reads and results in
 //! code. Behaviour follows developer.android.com, "Navigation component".
 
-
 mod calls;
 pub(in crate::recover::android) mod facts;
 mod graphs;

@@ -4,7 +4,7 @@ use crate::facts::{Channel, Facts, ResultSideFact};
 use crate::model::ResultSide;
 use crate::recover::android::code;
 use crate::recover::android::compose::is_entry;
-use crate::syntax::{Id, Kind};
+use crate::syntax::{BinaryOp, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -140,7 +140,7 @@ fn entry_of(expr: &Expr, values: &Values<'_>) -> Option<Entry> {
 fn step_back(expr: &Expr, values: &Values<'_>) -> Option<Expr> {
     match values.kind(expr.at) {
         Kind::Unary { of, .. } | Kind::Cast { of, .. } => Some(expr.with(*of)),
-        Kind::Binary { op, left, .. } if op == "?:" => Some(expr.with(*left)),
+        Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => Some(expr.with(*left)),
         _ => values.value_behind(expr),
     }
 }

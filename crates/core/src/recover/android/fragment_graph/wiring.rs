@@ -3,7 +3,7 @@
 use super::facts::{GraphNamed, Handled, Inflated, MenuSetup};
 use crate::facts::{Facts, UsedFact};
 use crate::recover::android::code;
-use crate::syntax::Kind;
+use crate::syntax::{BinaryOp, Kind};
 use crate::values::{Datum, Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -119,7 +119,7 @@ fn mentions(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for id in tree.ids() {
         let expr = Expr::new(Ref { file, id });
         match tree.kind(id) {
-            Kind::Binary { op, left, right } if op == "==" || op == "===" => {
+            Kind::Binary { op, left, right } if *op == BinaryOp::Equal => {
                 let sides = [*left, *right].into_iter().flat_map(|side| code::ids(&expr.with(side), values));
                 facts.own.extend(sides.map(|id| Handled { id, site: expr.at }));
             }

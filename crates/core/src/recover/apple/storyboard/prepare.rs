@@ -5,7 +5,7 @@ use crate::recover::apple::controllers::is_controller;
 use crate::recover::apple::initialiser::is_value_type;
 use crate::recover::apple::scenes::Scene;
 use crate::recover::code;
-use crate::syntax::{Id, Kind};
+use crate::syntax::{BinaryOp, Id, Kind, Modifier};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// What a scene's class sets on the destination of a segue.
@@ -55,7 +55,7 @@ fn parts_for(body: Ref, identifier: Option<&str>, values: &Values<'_>, found: &m
                 let tested = arm.tests.iter().find_map(|&test| match (by_subject, tree.kind(test)) {
                     (true, _) => values.plain_text(&Expr::new(at(test))),
                     (false, Kind::Binary { op, left, right })
-                        if op == "==" && names_identifier(at(*left), values) =>
+                        if *op == BinaryOp::Equal && names_identifier(at(*left), values) =>
                     {
                         values.plain_text(&Expr::new(at(*right)))
                     }
@@ -116,7 +116,8 @@ fn is_for(argument: &ArgumentFact, name: &str) -> bool {
 pub(in crate::recover::apple) fn is_value(property: &Expr, values: &Values<'_>) -> bool {
     match values.meaning(property) {
         Some(Def::Variable(at)) => values.tree(at).variable(at.id).is_some_and(|variable| {
-            !variable.is("weak") && variable.ty.as_ref().is_none_or(|ty| is_value_type(at.file, ty, values))
+            !variable.is(Modifier::Weak)
+                && variable.ty.as_ref().is_none_or(|ty| is_value_type(at.file, ty, values))
         }),
         _ => false,
     }

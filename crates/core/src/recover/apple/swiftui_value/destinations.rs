@@ -4,7 +4,7 @@
 use super::stacks::{STYLE, around};
 use super::targets::registered;
 use crate::facts::{
-    Absent, At, Facts, ParameterFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, ProblemFact, Unwired,
+    Absent, At, Facts, ParameterFact, ProblemFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, Unwired,
 };
 use crate::model::{RouteKind, Via};
 use crate::recover::apple::initialiser::{self, written_type};

@@ -6,7 +6,7 @@ use super::targets::{opens, said_at};
 use crate::facts::{CallFact, ContainerKey, Facts, HostHint, TargetFact};
 use crate::model::Verb;
 use crate::recover::code;
-use crate::syntax::{Call, Kind};
+use crate::syntax::{AssignOp, Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// What one use of a path does.
@@ -23,8 +23,8 @@ pub(super) fn recover(used: Ref, stack: ContainerKey, values: &Values<'_>, facts
         Kind::Assign { target, op, value } if *target == used.id => {
             let site = Ref { file: used.file, id: outer };
             let value = Expr::new(Ref { file: used.file, id: *value });
-            match op.as_str() {
-                "+=" => appended(site, &value, stack, values, facts),
+            match op {
+                AssignOp::Add => appended(site, &value, stack, values, facts),
                 _ => assigned(site, &value, stack, values, facts),
             }
         }

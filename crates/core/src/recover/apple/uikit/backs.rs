@@ -4,7 +4,7 @@ use super::{STYLE, is_platforms};
 use crate::facts::{CallFact, Facts, TargetFact};
 use crate::model::{Form, Verb};
 use crate::recover::code;
-use crate::syntax::{Call, Kind, TypeName};
+use crate::syntax::{BinaryOp, Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -54,7 +54,7 @@ fn below_top(given: &Expr, depth: usize, values: &Values<'_>) -> Option<u32> {
             };
             let counts = values.tree(given.at).last_name(*left).is_some_and(|(name, _)| name == "count");
             let Kind::Number(text) = values.kind(given.with(*right).at) else { return None };
-            (op == "-" && counts).then_some(())?;
+            (*op == BinaryOp::Subtract && counts).then_some(())?;
             text.parse::<u32>().ok()?.checked_sub(1).filter(|steps| *steps > 0)
         }
         Kind::Name(_) | Kind::Unary { .. } if depth < 8 => {
@@ -115,10 +115,12 @@ fn checked_around(given: &Expr, values: &Values<'_>) -> Option<TypeName> {
     tree.ancestors(given.at.id).find_map(|id| {
         let Kind::Branch { arms, .. } = tree.kind(id) else { return None };
         arms.iter().flat_map(|arm| &arm.tests).find_map(|&test| match tree.kind(test) {
-            Kind::Binary { op, left, right } if op == "is" => match (tree.kind(*left), tree.kind(*right)) {
-                (Kind::Name(checked), Kind::ClassOf(ty)) if checked == name => Some(ty.clone()),
-                _ => None,
-            },
+            Kind::Binary { op, left, right } if *op == BinaryOp::Is => {
+                match (tree.kind(*left), tree.kind(*right)) {
+                    (Kind::Name(checked), Kind::ClassOf(ty)) if checked == name => Some(ty.clone()),
+                    _ => None,
+                }
+            }
             _ => None,
         })
     })

@@ -1,8 +1,8 @@
 //! Controllers inside of others, and whether each is added and taken out with all steps
 //! (developer.apple.com, "Creating a custom container view controller").
 
-use super::stackless::ShownAs;
 use super::super::pages::{What, page};
+use super::stackless::ShownAs;
 use super::{STYLE, is_platforms, route};
 use crate::facts::{Facts, MissingStep, RedirectFact, RouteKey, TargetFact};
 use crate::model::RouteKind;

@@ -1,10 +1,10 @@
 //! Tabs: which controllers a bar holds, and what switches between them. What a navigation controller
 //! begins with is its root, and no call.
 
-use super::stackless::ShownAs;
 use super::super::controllers::is_tabs;
 use super::super::pages::{What, list_set, page, tabs_in};
 use super::super::scenes::{boards, identified, tabs_of};
+use super::stackless::ShownAs;
 use super::{STYLE, name_of, route};
 use crate::facts::{
     At, CallFact, ContainerFact, ContainerKey, Facts, Opened, RedirectFact, RouteFact, RouteKey, ShownBy,
@@ -14,7 +14,7 @@ use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::apple::pages::{board_of, initial_of};
 use crate::recover::apple::shown::class_at;
 use crate::recover::code;
-use crate::syntax::{Call, Kind};
+use crate::syntax::{AssignOp, Call, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -59,7 +59,7 @@ fn tabs(used: Ref, list: &Expr, values: &Values<'_>, facts: &mut Facts) {
                 let fact = route(*class, RouteKind::Tab, values);
                 first.get_or_insert_with(|| StartFact::first(&fact));
                 let screen = values.program().path(*class).to_owned();
-            facts.own.push(ShownAs { screen, in_stack: found.wrapped });
+                facts.own.push(ShownAs { screen, in_stack: found.wrapped });
                 let target = TargetFact::Routes(vec![RouteKey(fact.at)]);
                 facts.redirects.push(RedirectFact { style: STYLE, from: None, target });
                 facts.routes.push(RouteFact { container: Some(key), opened: Opened::Inside, ..fact });
@@ -98,7 +98,7 @@ fn selects(used: Ref, name: &str, values: &Values<'_>) -> Option<CallFact> {
     let tree = values.tree(used);
     let outer = tree.node(used.id).parent?;
     let Kind::Assign { target, value, op } = tree.kind(outer) else { return None };
-    (*target == used.id && op == "=").then_some(())?;
+    (*target == used.id && *op == AssignOp::Set).then_some(())?;
     let owner = owner(used, values)?;
     let site = Ref { file: used.file, id: outer };
     let span = tree.last_name(used.id).map_or(tree.span(used.id), |(_, span)| span);

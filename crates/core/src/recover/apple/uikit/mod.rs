@@ -10,7 +10,6 @@ mod roots;
 mod stackless;
 mod titles;
 
-use stackless::ShownAs;
 use super::controllers::{is_controller, parameters};
 use super::initialiser;
 use super::pages::{Page, What, board_of, initial_of, page};
@@ -26,6 +25,7 @@ use crate::recover::apple::WAYS;
 use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
+use stackless::ShownAs;
 
 const STYLE: Style = Style::Uikit;
 

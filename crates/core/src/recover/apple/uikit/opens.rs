@@ -1,8 +1,8 @@
 //! Pushing, presenting, showing, and setting a whole stack.
 
 use super::containers::sets_first_root;
-use super::{is_platforms, shows};
 use super::stackless::{Push, ShownAs};
+use super::{is_platforms, shows};
 use crate::facts::Facts;
 use crate::model::Verb;
 use crate::recover::code;

@@ -1,8 +1,8 @@
 //! The window's root. What is set while the app starts is what it starts with; later it is a call.
 
-use super::stackless::ShownAs;
 use super::super::pages::{What, page};
 use super::super::scenes::boards;
+use super::stackless::ShownAs;
 use super::{route, shows};
 use crate::facts::{At, Facts, Opened, RedirectFact, RouteFact, TargetFact};
 use crate::model::{RouteKind, Style, Verb};

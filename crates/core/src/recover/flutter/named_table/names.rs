@@ -1,6 +1,6 @@
 //! The name that a generator is asked for, and tests of it.
 
-use crate::syntax::{Id, Kind};
+use crate::syntax::{BinaryOp, Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// What is followed on the way to the name.
@@ -52,7 +52,9 @@ impl Asked<'_, '_> {
         let tree = self.values.tree(expr.at);
         match tree.kind(expr.at.id) {
             Kind::Unary { of, .. } | Kind::Cast { of, .. } => self.part(&expr.with(*of), depth + 1),
-            Kind::Binary { op, left, .. } if op == "?:" => self.part(&expr.with(*left), depth + 1),
+            Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => {
+                self.part(&expr.with(*left), depth + 1)
+            }
             Kind::Member(member) => {
                 let of = expr.with(member.of);
                 match (member.name.as_str(), self.part(&of, depth + 1)) {
@@ -93,16 +95,16 @@ impl Asked<'_, '_> {
         }
         let tree = self.values.tree(test.at);
         match tree.kind(test.at.id) {
-            Kind::Binary { op, left, right } if op == "||" => {
+            Kind::Binary { op, left, right } if *op == BinaryOp::Or => {
                 let mut all = self.tested(&test.with(*left));
                 all.extend(self.tested(&test.with(*right)));
                 all
             }
-            Kind::Binary { op, left, right } if op == "&&" => {
+            Kind::Binary { op, left, right } if *op == BinaryOp::And => {
                 let first = self.tested(&test.with(*left));
                 if first.is_empty() { self.tested(&test.with(*right)) } else { first }
             }
-            Kind::Binary { op, left, right } if op == "==" => {
+            Kind::Binary { op, left, right } if *op == BinaryOp::Equal => {
                 let (left, right) = (test.with(*left), test.with(*right));
                 let text = match (self.is_name(&left), self.is_name(&right)) {
                     (true, _) => right,
@@ -146,12 +148,12 @@ impl Asked<'_, '_> {
     ) -> Option<()> {
         let Kind::Binary { op, left, right } = self.values.kind(test.at) else { return None };
         let (left, right) = (test.with(*left), test.with(*right));
-        match op.as_str() {
-            "&&" => {
+        match op {
+            BinaryOp::And => {
                 self.segment_tests(&left, length, known)?;
                 self.segment_tests(&right, length, known)
             }
-            "==" => match self.values.kind(left.at) {
+            BinaryOp::Equal => match self.values.kind(left.at) {
                 Kind::Member(member) if self.part(&left.with(member.of), 0) == Some(Part::Segments) => {
                     match member.name.as_str() {
                         "length" => *length = number(self.values, &right),

@@ -12,7 +12,7 @@ use crate::facts::{
 use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::constructor::{arguments_of, parameters};
 use crate::recover::{StyleRecoverer, code};
-use crate::syntax::{Id, Kind, Tree};
+use crate::syntax::{BinaryOp, Id, Kind, Tree, UnaryOp};
 use crate::values::{Expr, Ref, Shape, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -231,7 +231,7 @@ fn with_name(predicate: &Expr, values: &Values<'_>) -> Option<Expr> {
     let mut todo = vec![body.at.id];
     while let Some(id) = todo.pop() {
         if let Kind::Binary { op, left, right } = tree.kind(id)
-            && op == "=="
+            && *op == BinaryOp::Equal
         {
             let named = |id: Id| tree.last_name(id).is_some_and(|(name, _)| name == "name");
             match (named(*left), named(*right)) {
@@ -270,12 +270,12 @@ fn counted(body: &Expr, values: &Values<'_>) -> Option<u32> {
     for steps in 0..MAX_STEPS {
         let seen = if before { count + step } else { count };
         count += step;
-        let stops = match op.as_str() {
-            "==" => seen == limit,
-            ">=" => seen >= limit,
-            ">" => seen > limit,
-            "<=" => seen <= limit,
-            "<" => seen < limit,
+        let stops = match op {
+            BinaryOp::Equal => seen == limit,
+            BinaryOp::MoreOrEqual => seen >= limit,
+            BinaryOp::More => seen > limit,
+            BinaryOp::LessOrEqual => seen <= limit,
+            BinaryOp::Less => seen < limit,
             _ => return None,
         };
         if stops {
@@ -295,11 +295,11 @@ struct Counter {
 fn number_or_counter(expr: &Expr, values: &Values<'_>) -> Option<Counter> {
     let Kind::Unary { op, of } = values.kind(expr.at) else { return None };
     let start = values.initial_number(&expr.with(*of))?;
-    let (step, before) = match op.as_str() {
-        "_++" => (1, false),
-        "_--" => (-1, false),
-        "++" => (1, true),
-        "--" => (-1, true),
+    let (step, before) = match op {
+        UnaryOp::ThenIncrement => (1, false),
+        UnaryOp::ThenDecrement => (-1, false),
+        UnaryOp::Increment => (1, true),
+        UnaryOp::Decrement => (-1, true),
         _ => return None,
     };
     Some(Counter { start, step, before })

@@ -10,7 +10,7 @@ use crate::recover::react_native::element::{Element, element};
 use crate::recover::react_native::list_types::is_list;
 use crate::recover::react_native::looks_only_around;
 use crate::recover::react_native::navigators::{Part, part};
-use crate::syntax::Kind;
+use crate::syntax::{BinaryOp, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// Helpers in helpers are followed this deep.
@@ -189,13 +189,13 @@ fn collect<'p>(
                 collect(&expr.with(way.body), &inside, mapped, depth + 1, values, found);
             }
         }
-        Kind::Binary { op, right, .. } if op == "&&" => {
+        Kind::Binary { op, right, .. } if *op == BinaryOp::And => {
             // There or not: one arm of two, the other empty.
             found.choices.push((expr.at, 2));
             let inside = [arms, &[(expr.at, 0)]].concat();
             collect(&expr.with(*right), &inside, mapped, depth + 1, values, found);
         }
-        Kind::Binary { op, left, right } if op == "?:" => {
+        Kind::Binary { op, left, right } if *op == BinaryOp::OrElse => {
             collect(&expr.with(*left), arms, mapped, depth + 1, values, found);
             collect(&expr.with(*right), arms, mapped, depth + 1, values, found);
         }

@@ -1,6 +1,8 @@
 //! Navigators as objects: name to component, or to an object with one.
 
-use crate::facts::{ContainerFact, ContainerKey, Facts, Holds, LinkFact, RouteFact, ShownBy, Shows, Start, StartFact, Takes};
+use crate::facts::{
+    ContainerFact, ContainerKey, Facts, Holds, LinkFact, RouteFact, ShownBy, Shows, Start, StartFact, Takes,
+};
 use crate::model::{RouteKind, Style};
 use crate::recover::code;
 use crate::recover::react_native::addresses::{Link, Origin};

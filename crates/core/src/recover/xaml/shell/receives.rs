@@ -5,7 +5,7 @@ use crate::facts::{Absent, Facts, ParameterFact, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::xaml::{only, pages, said};
-use crate::syntax::{ClassKind, Kind};
+use crate::syntax::{ClassKind, Kind, UnaryOp};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// The method that is handed all of it.
@@ -120,8 +120,9 @@ fn use_of(property: &Property, site: Ref, values: &Values<'_>) -> Option<ReadFac
         variable.setter.is_some() || variable.annotations.iter().any(|n| n.name == "ObservableProperty");
     values.expect_users(held, &property.name);
     let asked = values.program().uses_of_name(&property.name).iter().any(|&at| {
-        let named =
-            values.tree(at).enclosing(at.id, |kind| matches!(kind, Kind::Unary { op, .. } if op == "nameof"));
+        let named = values
+            .tree(at)
+            .enclosing(at.id, |kind| matches!(kind, Kind::Unary { op, .. } if *op == UnaryOp::NameOf));
         named.is_none() && values.meaning(&Expr::new(at)) == Some(Def::Variable(held))
     });
     let shown = || pages::is_bound(&property.name, values);

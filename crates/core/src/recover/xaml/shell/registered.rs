@@ -7,7 +7,7 @@ use crate::facts::{
 use crate::model::RouteKind;
 use crate::recover::code;
 use crate::recover::xaml::said;
-use crate::syntax::{Call, Kind, TypeName};
+use crate::syntax::{Call, Kind, TypeName, UnaryOp};
 use crate::values::{Expr, Ref, Values};
 
 /// Functions that register a page by a name and enlist it at once.
@@ -77,7 +77,7 @@ fn unknown(at: Ref, values: &Values<'_>) -> Option<ContainerFact> {
 fn route(site: Ref, name: &Expr, ty: &TypeName, values: &Values<'_>) -> Option<RouteFact> {
     let by_type = match values.kind(name.at) {
         Kind::Member(member) => matches!(values.kind(name.with(member.of).at), Kind::ClassOf(_)),
-        Kind::Unary { op, .. } => op == "nameof",
+        Kind::Unary { op, .. } => *op == UnaryOp::NameOf,
         _ => false,
     };
     let text = if by_type { ty.simple().to_owned() } else { values.plain_text(name)? };

@@ -6,7 +6,7 @@ use crate::facts::{At, CallFact, Facts};
 use crate::model::Verb;
 use crate::recover::code;
 use crate::recover::xaml::documents::{Document, directive, document_of};
-use crate::syntax::{Call, Id, Kind};
+use crate::syntax::{AssignOp, Call, Id, Kind};
 use crate::values::{Expr, Ref, Shape, Values};
 
 /// Names of the platform's own members that are a frame or its service.
@@ -42,7 +42,7 @@ fn sources(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Kind::Member(member) = tree.kind(used.id) else { continue };
         let Some(outer) = tree.node(used.id).parent else { continue };
         let Kind::Assign { target, op, value } = tree.kind(outer) else { continue };
-        if *target != used.id || op != "=" || !is_frame(&Expr::new(used).with(member.of), values) {
+        if *target != used.id || *op != AssignOp::Set || !is_frame(&Expr::new(used).with(member.of), values) {
             continue;
         }
         let (site, at) = (Ref { file, id: outer }, At { file, span: member.name_span });

@@ -5,7 +5,7 @@ use crate::facts::{Absent, Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::recover::xaml::{only, said};
-use crate::syntax::{Id, Kind};
+use crate::syntax::{AssignOp, BinaryOp, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// Types that hold what a page is given.
@@ -59,7 +59,7 @@ fn indexed(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         };
         let assigned = tree.node(id).parent.is_some_and(
-            |up| matches!(tree.kind(up), Kind::Assign { target, op, .. } if *target == id && op == "="),
+            |up| matches!(tree.kind(up), Kind::Assign { target, op, .. } if *target == id && *op == AssignOp::Set),
         );
         if assigned || said::is_asked_for(&here.with(*key), values) {
             continue;
@@ -108,7 +108,7 @@ fn whole(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         let cast = tree.node(used.id).parent.and_then(|up| match tree.kind(up) {
             Kind::Cast { ty, safe, .. } => Some((ty.name.to_string(), *safe)),
-            Kind::Binary { op, right, .. } if op == "is" => match tree.kind(*right) {
+            Kind::Binary { op, right, .. } if *op == BinaryOp::Is => match tree.kind(*right) {
                 Kind::ClassOf(ty) => Some((ty.name.to_string(), true)),
                 _ => None,
             },

@@ -1,0 +1,1 @@
+//! Linking on its own.
