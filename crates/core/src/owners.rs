@@ -139,7 +139,7 @@ impl<'p> Owners<'p> {
         let tree = self.values.tree(site);
         let here = std::iter::once(site.id).chain(tree.ancestors(site.id));
         let inside = here.take_while(|&id| !matches!(tree.kind(id), Kind::Class(_)));
-        let handed = |id: &Id| tree.idioms.cases_carry || !matches!(tree.kind(*id), Kind::Call(_));
+        let handed = |id: &Id| tree.idioms.closures_build || !matches!(tree.kind(*id), Kind::Call(_));
         // What is handed to another widget on the way belongs to that one.
         let mut around = inside.filter(handed);
         around.find_map(|id| self.by_content.get(&Ref { file: site.file, id }).copied())
@@ -306,7 +306,7 @@ impl<'p> Owners<'p> {
         // What the platform calls, it calls on whoever made the object.
         let called_by_platform = declared.is_some_and(|f| f.is(Modifier::Override));
         // A language without a word for it leaves what nobody calls to the platform.
-        let unmarked = own.is_empty() && self.values.imports_all_by_name(function.file);
+        let unmarked = own.is_empty() && !self.values.tree(function).idioms.marks_overrides;
         if (called_by_platform || unmarked)
             && let Some(class) = self.values.enclosing_named_class(function)
         {

@@ -4,8 +4,7 @@ use super::graph::{Constant, Graph};
 use crate::facts::{ActionId, Addresses, At, Names, TargetFact};
 use crate::names::spelling;
 use crate::names::without_names;
-use crate::syntax::{ClassKind, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Ref, Values};
 use rustc_hash::{FxHashMap, FxHashSet};
 
 /// The names whose uses have to be looked for in files that were not parsed.
@@ -56,9 +55,14 @@ fn letters(name: &str) -> String {
     spelling(name).chars().filter(|c| c.is_alphanumeric()).collect()
 }
 
+/// A text without what stands at the end of addresses and says nothing.
+fn without_ending<'t>(text: &'t str, endings: &FxHashSet<&'static str>) -> &'t str {
+    let mut cut = endings.iter().filter(|ending| !ending.is_empty());
+    cut.find_map(|ending| text.strip_suffix(ending)).unwrap_or(text)
+}
+
 /// Whether a name in full, or in part, is what it holds: `archive` of `ShelfArchive`.
 fn says_its_text(name: &str, text: &str) -> bool {
-    let text = text.strip_suffix(".xaml").unwrap_or(text);
     let (name, text) = (letters(last(name)), letters(text));
     name == text
         || (name.len() > 3 && (text.ends_with(&name) || text.starts_with(&name)))
@@ -93,7 +97,7 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         .iter()
         .flat_map(|route| {
             let pattern = route.fact.pattern.as_deref();
-            let ways = (graph.ways)(route.fact.style);
+            let ways = graph.ways(route.fact.style);
             let named = (ways.names == Names::Text).then(|| route.fact.name.clone());
             // Where code compares the host of an address, the host is a name.
             let in_code = ways.addresses == Addresses::InCode;
@@ -111,37 +115,27 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         .map(|action| action.fact.name.clone())
         .chain(routes)
         .collect();
+    let endings: FxHashSet<&'static str> =
+        graph.routes.iter().map(|route| graph.ways(route.fact.style).ending).collect();
     let mut found: Vec<Constant> = Vec::new();
     let mut others: FxHashMap<Ref, Vec<Constant>> = FxHashMap::default();
     let mut holders: FxHashMap<Ref, usize> = FxHashMap::default();
-    for file in values.program().parsed() {
-        let tree = values.program().tree(file);
-        for id in tree.ids() {
-            let at = Ref { file, id };
-            let constant = match tree.kind(id) {
-                Kind::Variable(variable) => {
-                    constant_of(at, &variable.name, variable.name_span, false, values)
-                }
-                Kind::Function(function) => constant_of(at, &function.name, function.name_span, true, values),
-                _ => None,
-            };
-            let holder = |at: Ref| values.enclosing_class(at).or_else(|| file_of(at, values));
-            let mut all: Vec<(Option<Ref>, Constant)> = constant
-                .into_iter()
-                .map(|constant| (holder(at).filter(|_| !constant.function), constant))
-                .collect();
-            all.extend(members_of(at, values).into_iter().map(|constant| (Some(at), constant)));
-            for (holder, constant) in all {
-                let addressed = schemes
-                    .iter()
-                    .any(|scheme| constant.value.starts_with(scheme.as_str()) && constant.value != *scheme);
-                if addressed || routes.contains(&constant.value) {
-                    holder.into_iter().for_each(|holder| *holders.entry(holder).or_default() += 1);
-                    found.push(constant);
-                } else if let Some(holder) = holder {
-                    others.entry(holder).or_default().push(constant);
-                }
-            }
+    for text in values.text_constants() {
+        let addressed =
+            schemes.iter().any(|scheme| text.value.starts_with(scheme.as_str()) && text.value != *scheme);
+        let holder = text.holder;
+        let constant = Constant {
+            name: text.name,
+            value: text.value,
+            function: text.is_function,
+            used: false,
+            at: At { file: text.file, span: text.name_span },
+        };
+        if addressed || routes.contains(&constant.value) {
+            holder.into_iter().for_each(|holder| *holders.entry(holder).or_default() += 1);
+            found.push(constant);
+        } else if let Some(holder) = holder {
+            others.entry(holder).or_default().push(constant);
         }
     }
     // What stands among names of routes is one, though no route has it.
@@ -149,74 +143,13 @@ pub(super) fn collect(graph: &mut Graph<'_>, values: Values<'_>) {
         let rest = others.remove(&holder).unwrap_or_default();
         if named > 1 && named >= rest.len() {
             // A route's name says its text, as far as that goes; a file's or a setting's need not.
-            found.extend(rest.into_iter().filter(|c| says_its_text(&c.name, &c.value)));
+            found.extend(
+                rest.into_iter().filter(|c| says_its_text(&c.name, without_ending(&c.value, &endings))),
+            );
         }
     }
     found.sort_by_key(|constant| constant.at);
     graph.constants = found;
-}
-
-/// Where names outside of anything are a file's own, the file holds them: its first item stands for it.
-fn file_of(at: Ref, values: Values<'_>) -> Option<Ref> {
-    let id = *values.tree(at).items.first()?;
-    values.imports_all_by_name(at.file).then_some(Ref { file: at.file, id })
-}
-
-/// The texts of an object that a name holds outside of any function, in languages where its entries are
-/// read as members.
-fn members_of(at: Ref, values: Values<'_>) -> Vec<Constant> {
-    let tree = values.tree(at);
-    let Some(variable) = tree.variable(at.id).filter(|_| values.imports_all_by_name(at.file)) else {
-        return Vec::new();
-    };
-    let Some(Kind::Map(entries)) = variable.init.map(|init| tree.kind(init)).filter(|_| !values.is_local(at))
-    else {
-        return Vec::new();
-    };
-    let constants = entries.iter().filter_map(|entry| {
-        let key = Ref { file: at.file, id: entry.key? };
-        let name = values.plain_text(&Expr::new(key))?;
-        let value = values.plain_text(&Expr::new(Ref { file: at.file, id: entry.value }))?;
-        let span = tree.span(key.id);
-        let name = format!("{}.{name}", variable.name);
-        Some(Constant { name, value, function: false, used: false, at: At { file: at.file, span } })
-    });
-    constants.collect()
-}
-
-/// A constant outside of any function, or a function that hands back route text.
-fn constant_of(
-    at: Ref,
-    name: &str,
-    span: crate::model::Span,
-    function: bool,
-    values: Values<'_>,
-) -> Option<Constant> {
-    let class = values.enclosing_class(at);
-    let holder = class.and_then(|class| values.class(class));
-    if holder.is_some_and(|class| class.kind == ClassKind::Anonymous) || (!function && values.is_local(at)) {
-        return None;
-    }
-    let value = if function { values.returned_text(at)? } else { values.initial_text(at)? };
-    if value.is_blank() || value.value().starts_with("{}") {
-        return None;
-    }
-    let holder = holder.map(|class| match class.kind {
-        ClassKind::Companion => values
-            .enclosing_class(class_ref(at, values))
-            .and_then(|c| values.class(c))
-            .map_or("", |c| c.name.as_str()),
-        _ => class.name.as_str(),
-    });
-    let name = match holder {
-        Some(holder) if !holder.is_empty() => format!("{holder}.{name}"),
-        _ => name.to_owned(),
-    };
-    Some(Constant { name, value: value.value(), function, used: false, at: At { file: at.file, span } })
-}
-
-fn class_ref(at: Ref, values: Values<'_>) -> Ref {
-    values.enclosing_class(at).unwrap_or(at)
 }
 
 #[cfg(test)]

@@ -39,10 +39,81 @@ pub struct Idioms {
     pub looks: &'static [&'static str],
     /// The member of an enum's case that is its text.
     pub case_text: &'static str,
-    /// An enum's cases are values of it, and may carry more; types may be added to elsewhere.
+    /// An enum's cases are values of it, and may carry more.
     pub cases_carry: bool,
+    /// What gives all cases of an enum.
+    pub all_cases: &'static [&'static str],
+    /// The case of what is there, where what may be absent is an enum.
+    pub some: &'static str,
     /// A plain value that was put away whole comes out as no object of the app's own.
     pub unboxes: bool,
+    /// Types that hold others, and what is known of them.
+    pub sequences: Sequences,
+    /// Methods that put an element into what they are called on, or look for one.
+    pub puts_element: &'static [&'static str],
+    /// Methods that put a value under a key.
+    pub puts_entry: &'static [&'static str],
+    /// Methods that put another map's entries in.
+    pub puts_entries: &'static [&'static str],
+    /// Methods that take a value of the type they are told out of where it was put, if it is there.
+    pub typed_getters: &'static [&'static str],
+    /// Functions that list what an object holds: their object, their name, what they list.
+    pub listings: &'static [(&'static str, &'static str, Listing)],
+    /// How the names of functions begin that escape text for its place in an address.
+    pub escapes: &'static [&'static str],
+    /// What stands for the class around.
+    pub self_type: &'static str,
+    /// A file takes in nothing that it does not name.
+    pub imports_by_name: bool,
+    /// What one file of a module declares, all of its files see.
+    pub whole_modules: bool,
+    /// A namespace may be named in part, from inside of those around it.
+    pub nests_namespaces: bool,
+    /// Members may be added to a type where it is not declared.
+    pub extends_types: bool,
+    /// Objects are asked for what they hold by place or key, and for functions that they hold.
+    pub keyed_objects: bool,
+    /// The bare name of a class, or of what wraps one, hands it on.
+    pub hands_classes: bool,
+    /// A class may be named by its bare name, wherever it is declared.
+    pub bare_classes: bool,
+    /// What stands in for a base's is marked so.
+    pub marks_overrides: bool,
+    /// A closure that a call is given builds what is around the call, not something of its own.
+    pub closures_build: bool,
+}
+
+/// Types that hold others: by their names.
+#[derive(Debug)]
+pub struct Sequences {
+    /// What is made where elements are written out or made of others.
+    pub list: &'static str,
+    /// Types that hold elements of their first argument.
+    pub lists: &'static [&'static str],
+    /// Types that hold values of their second argument, and may lack one.
+    pub maps: &'static [&'static str],
+    /// Types whose initialiser copies a sequence.
+    pub copies: &'static [&'static str],
+    /// Members that give the same elements.
+    pub same: &'static [&'static str],
+    /// Functions that make one sequence of several.
+    pub flatten: &'static [&'static str],
+}
+
+impl Sequences {
+    /// None are known.
+    pub const NONE: Self = Self { list: "", lists: &[], maps: &[], copies: &[], same: &[], flatten: &[] };
+}
+
+/// What a function lists of an object.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Listing {
+    /// Pairs of keys and values.
+    Entries,
+    /// Keys.
+    Keys,
+    /// Values.
+    Values,
 }
 
 /// What a language calls the types of its literals.
@@ -122,7 +193,26 @@ impl Idioms {
         looks: &[],
         case_text: "name",
         cases_carry: false,
+        all_cases: &[],
+        some: "",
         unboxes: false,
+        sequences: Sequences::NONE,
+        puts_element: &[],
+        puts_entry: &["[]"],
+        puts_entries: &[],
+        typed_getters: &[],
+        listings: &[],
+        escapes: &["encode"],
+        self_type: "",
+        imports_by_name: false,
+        whole_modules: false,
+        nests_namespaces: false,
+        extends_types: false,
+        keyed_objects: false,
+        hands_classes: false,
+        bare_classes: false,
+        marks_overrides: true,
+        closures_build: false,
     };
 
     /// What a function does with text.

@@ -31,7 +31,7 @@ mod swift_tests;
 #[cfg(test)]
 mod tests;
 
-pub use idioms::{Handed, Idioms, Literals, Scope, Subject, TextStep};
+pub use idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 pub use markup::{Attribute, Element, ElementId, Markup};
 pub use modifiers::Modifier;
 pub use nodes::{

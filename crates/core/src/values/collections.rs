@@ -130,14 +130,15 @@ impl Values<'_> {
         let Kind::Map(entries) = self.kind(built.root.at) else { return None };
         let mut found = Entries { known: Vec::new(), open: built.open };
         self.collect_entries(&built.root, entries, &Fuel::new(), &mut found);
-        let puts = |name: &str| matches!(name, "[]" | "Add" | "TryAdd");
+        let idioms = self.tree(built.root.at).idioms;
+        let puts = |name: &str| idioms.puts_entry.contains(&name);
         for step in built.steps.iter().filter(|step| puts(&step.name)) {
             match step.args.as_slice() {
                 [key, value] => found.known.push((key.clone(), value.clone())),
                 _ => found.open = true,
             }
         }
-        found.open |= built.steps.iter().any(|step| matches!(step.name.as_str(), "addAll" | "addEntries"));
+        found.open |= built.steps.iter().any(|step| idioms.puts_entries.contains(&step.name.as_str()));
         Some(found)
     }
 

@@ -3,8 +3,6 @@
 use super::{Def, Expr, Fuel, Values};
 use crate::syntax::Kind;
 
-/// Functions that escape, by their names' first letters: of Kotlin, Dart and scripts, of .NET.
-const ESCAPING: &[&str] = &["encode", "EscapeDataString", "EscapeUriString", "UrlEncode"];
 /// Functions of functions are followed this deep.
 const MAX_DEPTH: usize = 4;
 
@@ -20,9 +18,9 @@ impl Values<'_> {
         }
         match tree.kind(expr.at.id) {
             Kind::Call(call) => {
-                let named = tree
-                    .callee(call)
-                    .is_some_and(|(name, _)| ESCAPING.iter().any(|start| name.as_str().starts_with(start)));
+                let named = tree.callee(call).is_some_and(|(name, _)| {
+                    tree.idioms.escapes.iter().any(|start| name.as_str().starts_with(start))
+                });
                 named || self.hands_back_escaped(&expr.with(call.callee), depth, fuel)
             }
             Kind::Name(_) => match self.definition(expr, fuel) {

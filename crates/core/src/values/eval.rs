@@ -222,9 +222,10 @@ impl<'p> Values<'p> {
         let (holder, _) = tree.last_name(inner.of)?;
         let aliased = || {
             let import = tree.imports.iter().find(|import| import.name.as_ref() == Some(holder))?;
-            import.path.ends_with(".R").then_some(())
+            let (_, last) = import.path.rsplit_once('.')?;
+            self.holds_resources(expr.at, last).then_some(())
         };
-        (holder == "R" || aliased().is_some())
+        (self.holds_resources(expr.at, holder) || aliased().is_some())
             .then(|| Datum::Resource { kind: inner.name.clone(), name: outer.name.clone() })
     }
 

@@ -1,7 +1,6 @@
 //! What is added to a type where it is not declared (docs.swift.org, "Extensions").
 
 use super::{Def, Ref, Values};
-use crate::source::Language;
 use crate::syntax::{ClassKind, Kind, Modifier, TypeName};
 
 impl Values<'_> {
@@ -40,11 +39,10 @@ impl Values<'_> {
         })
     }
 
-    /// A class that a document of kv names: any of that name, wherever it is declared
+    /// A class of a name, wherever it is declared, in languages that name classes so
     /// (kivy.org, "Factory object").
     pub(super) fn class_by_bare_name(&self, at: Ref, name: &str) -> Option<Ref> {
-        let language = self.program.source(at.file).language;
-        matches!(language, Language::Kv | Language::Python).then_some(())?;
+        self.tree(at).idioms.bare_classes.then_some(())?;
         let found = self.program.classes_named(name).first().copied();
         if found.is_none() {
             self.program.ask_for_name(name);
@@ -113,7 +111,7 @@ impl Values<'_> {
     }
 
     fn may_mean_this(&self, member: Ref, of: Option<&TypeName>, at: Ref) -> bool {
-        let Some(of) = of.filter(|_| self.tree(member).idioms.cases_carry) else { return true };
+        let Some(of) = of.filter(|_| self.tree(member).idioms.extends_types) else { return true };
         let wanted = of.simple();
         let tree = self.tree(at);
         tree.ancestors(at.id).any(|id| match tree.kind(id) {

@@ -1,7 +1,7 @@
 //! What a file sees of others: its imports, their prefixes, and what imported files hand on.
 
 use super::{Def, Expr, Values};
-use crate::source::{Language, library_of};
+use crate::source::library_of;
 use crate::syntax::{Import, Kind};
 
 /// Exports of exports are followed this deep.
@@ -77,7 +77,7 @@ impl<'p> Values<'p> {
     /// What a dotted name means from inside of a file's namespaces, in a language where they are named
     /// in part: `Views.Shelf` in `Barn` (C# specification, "Namespace and type names").
     pub(super) fn in_namespaces(&self, file: u32, path: &str) -> Option<Def> {
-        let nested = self.program.source(file).language == Language::CSharp && path.contains('.');
+        let nested = self.program.tree(file).idioms.nests_namespaces && path.contains('.');
         nested.then_some(())?;
         let tree = self.program.tree(file);
         let open = tree.imports.iter().filter(|import| import.name.is_none()).map(|import| &import.path);
@@ -128,8 +128,7 @@ impl<'p> Values<'p> {
     /// Whether a file's language takes in nothing that it does not name.
     #[must_use]
     pub fn imports_all_by_name(&self, file: u32) -> bool {
-        let language = self.program.source(file).language;
-        matches!(language, Language::Script { .. } | Language::Python | Language::Kv)
+        self.program.tree(file).idioms.imports_by_name
     }
 
     /// Asks the libraries in view that are not parsed for a name.

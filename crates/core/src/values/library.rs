@@ -34,6 +34,10 @@ pub struct Library {
     pub hands_on: &'static [(&'static str, &'static str)],
     /// Functions that only say that an object of a type may be made, once something asks for one.
     pub enlists: &'static [&'static str],
+    /// Types that hold elements of their first argument.
+    pub lists: &'static [&'static str],
+    /// What holds the ids of resources.
+    pub resources: &'static [&'static str],
     /// Whether an annotation says that a function only shows a preview.
     pub previews: fn(&str) -> bool,
     /// What stands for the one object of a class that derives from one of some bases.
@@ -80,6 +84,16 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn enlists(&self, at: Ref, name: &str) -> bool {
         self.libraries(at).any(|library| library.enlists.contains(&name))
+    }
+
+    /// Whether a type of the platform holds elements of its first argument.
+    pub(super) fn is_library_list(&self, at: Ref, name: &str) -> bool {
+        self.libraries(at).any(|library| library.lists.contains(&name))
+    }
+
+    /// Whether a name holds the ids of resources.
+    pub(super) fn holds_resources(&self, at: Ref, name: &str) -> bool {
+        self.libraries(at).any(|library| library.resources.contains(&name))
     }
 
     /// Whether an annotation of this name says that a function only shows a preview.

@@ -2,13 +2,13 @@
 //! (tc39.es, "Object.entries").
 
 use super::{Expr, Frame, Fuel, Ref, Values};
-use crate::syntax::{Id, Kind};
+use crate::syntax::{Id, Kind, Listing};
 use std::sync::Arc;
 
 impl Values<'_> {
     /// What stands in a list or an object at a place or under a name.
     pub(super) fn indexed(&self, expr: &Expr, fuel: &Fuel) -> Option<Expr> {
-        let _step = fuel.step().filter(|_| self.imports_all_by_name(expr.at.file))?;
+        let _step = fuel.step().filter(|_| self.tree(expr.at).idioms.keyed_objects)?;
         let Kind::Index { of, args } = self.kind(expr.at) else { return None };
         let (of, index) = (expr.with(*of), expr.with(*args.first()?));
         if let Kind::Number(place) = self.kind(index.at) {
@@ -25,29 +25,30 @@ impl Values<'_> {
     }
 
     /// The keys and values that `Object.entries(…)` and its like run over.
-    fn pairs(&self, of: &Expr) -> Option<(&'static str, Vec<(Expr, Expr)>)> {
+    fn pairs(&self, of: &Expr) -> Option<(Listing, Vec<(Expr, Expr)>)> {
         let tree = self.tree(of.at);
-        let call = tree.call(of.at.id).filter(|_| self.imports_all_by_name(of.at.file))?;
+        let call = tree.call(of.at.id)?;
         let (name, _) = tree.callee(call)?;
-        (tree.last_name(tree.receiver(call)?)?.0 == "Object").then_some(())?;
-        let name = ["entries", "keys", "values"].into_iter().find(|known| name == known)?;
+        let (holder, _) = tree.last_name(tree.receiver(call)?)?;
+        let mut known = tree.idioms.listings.iter();
+        let (.., lists) = known.find(|(of, known, _)| holder == of && name == known)?;
         let object = of.with(call.args.first()?.value);
-        Some((name, self.entries(&object)?.known))
+        Some((*lists, self.entries(&object)?.known))
     }
 
     /// The elements of `Object.keys(…)` or `Object.values(…)`.
     pub(super) fn keys_or_values(&self, of: &Expr) -> Option<Vec<Expr>> {
-        let (name, pairs) = self.pairs(of)?;
-        match name {
-            "keys" => Some(pairs.into_iter().map(|(key, _)| key).collect()),
-            "values" => Some(pairs.into_iter().map(|(_, value)| value).collect()),
-            _ => None,
+        let (lists, pairs) = self.pairs(of)?;
+        match lists {
+            Listing::Keys => Some(pairs.into_iter().map(|(key, _)| key).collect()),
+            Listing::Values => Some(pairs.into_iter().map(|(_, value)| value).collect()),
+            Listing::Entries => None,
         }
     }
 
     /// For each pair of `Object.entries(…)`, what the names stand for that a lambda takes it apart to.
     pub(super) fn taken_apart(&self, of: &Expr, params: &[Id], body: Id) -> Option<Vec<Expr>> {
-        let (_, pairs) = self.pairs(of).filter(|(name, _)| *name == "entries")?;
+        let (_, pairs) = self.pairs(of).filter(|(lists, _)| *lists == Listing::Entries)?;
         let at = of.at;
         let tree = self.tree(of.at);
         let parameter = tree.parameter(*params.first()?)?;

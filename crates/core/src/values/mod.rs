@@ -7,6 +7,7 @@
 mod additions;
 mod build;
 mod collections;
+mod constants;
 mod context;
 mod escapes;
 mod eval;
@@ -30,6 +31,7 @@ mod tests;
 
 pub use build::{Built, Step};
 pub use collections::Entries;
+pub use constants::TextConstant;
 pub use eval::{Datum, Value};
 pub use library::Library;
 pub use program::{Asked, Program, Ref};

@@ -91,8 +91,8 @@ impl Values<'_> {
     /// A call of a function that an object holds under a name: `paths.item(id)`.
     pub(super) fn eval_call_of_entry(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Vec<Value>> {
         let Kind::Member(member) = self.kind(expr.with(call.callee).at) else { return None };
-        let is_script = self.imports_all_by_name(expr.at.file);
-        let of = self.eval_with(&expr.with(member.of), fuel).into_iter().filter(|_| is_script);
+        let keyed = self.tree(expr.at).idioms.keyed_objects;
+        let of = self.eval_with(&expr.with(member.of), fuel).into_iter().filter(|_| keyed);
         let object = of.into_iter().find_map(|value| match value.datum {
             Datum::Object(object) if matches!(self.kind(object.at), Kind::Map(_)) => Some(object),
             _ => None,

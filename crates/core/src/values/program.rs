@@ -3,7 +3,7 @@
 use super::Library;
 use super::additions::Additions;
 use crate::source::words as words_of;
-use crate::source::{Language, Resource, SourceFile, SourceTree, library_of};
+use crate::source::{Language, SourceFile, SourceTree, library_of};
 use crate::syntax::{Body, Class, ClassKind, Function, Id, Kind, Markup, Tree, Variable};
 use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -28,9 +28,8 @@ pub struct Program<'s> {
     libraries: &'static [Library],
     empty: Tree,
     index: Index,
-    namespaces: Vec<Option<String>>,
     by_library: FxHashMap<&'s str, u32>,
-    has_graphs: bool,
+    by_language: FxHashMap<Language, Vec<u32>>,
     asked: Mutex<Asked>,
     callees: OnceLock<FxHashMap<Ref, Vec<Ref>>>,
     additions: Additions,
@@ -81,9 +80,10 @@ impl<'s> Program<'s> {
                 index.add(u32::try_from(file).unwrap_or(u32::MAX), tree);
             }
         }
-        let namespaces = namespaces(sources, &bodies);
-        let has_graphs =
-            sources.files.iter().any(|file| file.language == Language::Xml(Resource::Navigation));
+        let mut by_language: FxHashMap<Language, Vec<u32>> = FxHashMap::default();
+        for (file, i) in sources.files.iter().zip(0..) {
+            by_language.entry(file.language).or_default().push(i);
+        }
         let by_library = sources.files.iter().zip(0..).filter_map(|(file, i)| Some((library_of(file)?, i)));
         Self {
             sources,
@@ -92,8 +92,7 @@ impl<'s> Program<'s> {
             libraries,
             empty: Tree::hollow(),
             index,
-            namespaces,
-            has_graphs,
+            by_language,
             asked: Mutex::default(),
             callees: OnceLock::new(),
             additions: Additions::default(),
@@ -187,16 +186,10 @@ impl<'s> Program<'s> {
         }
     }
 
-    /// Whether there are graphs in resources.
+    /// The files of a language, in order.
     #[must_use]
-    pub fn has_graphs(&self) -> bool {
-        self.has_graphs
-    }
-
-    /// The namespace against which a file's module writes class names in resources.
-    #[must_use]
-    pub fn namespace(&self, file: u32) -> Option<&str> {
-        self.namespaces[self.source(file).module].as_deref()
+    pub fn files_in(&self, language: Language) -> &[u32] {
+        self.by_language.get(&language).map_or(&[], Vec::as_slice)
     }
 
     /// What was discovered.
@@ -355,24 +348,6 @@ impl<'s> Program<'s> {
     pub fn class(&self, at: Ref) -> Option<&Class> {
         self.tree(at.file).class(at.id)
     }
-}
-
-/// A module's namespace: its build file's, else its manifest's package.
-fn namespaces(sources: &SourceTree, bodies: &[Option<Body>]) -> Vec<Option<String>> {
-    let mut found: Vec<Option<String>> =
-        sources.modules.iter().map(|module| module.build.namespace.clone()).collect();
-    for (file, body) in sources.files.iter().zip(bodies) {
-        let manifest = file.language == Language::Xml(Resource::Manifest);
-        let Some((_, root)) =
-            body.as_ref().filter(|_| manifest).and_then(Body::markup).and_then(Markup::root)
-        else {
-            continue;
-        };
-        if let Some(package) = root.attribute("", "package") {
-            found[file.module].get_or_insert_with(|| package.value.clone());
-        }
-    }
-    found
 }
 
 /// The part of a list that is of one file: lists are made file by file.

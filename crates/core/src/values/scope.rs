@@ -36,7 +36,7 @@ impl<'p> Values<'p> {
     /// what looking those bases up needs to end.
     fn resolve_with(&self, at: Ref, name: &str, inherited: bool) -> Option<Def> {
         let tree = self.tree(at);
-        if name == "Self" {
+        if name == tree.idioms.self_type {
             return self.enclosing_class(at).map(Def::Class);
         }
         let mut inner = at.id;
@@ -53,7 +53,7 @@ impl<'p> Values<'p> {
         });
         // What is imported may stand in a file that is not parsed; so may a capitalised name.
         match &found {
-            None if name.starts_with(char::is_uppercase) && !self.imports_all_by_name(at.file) => {
+            None if name.starts_with(char::is_uppercase) && !tree.idioms.imports_by_name => {
                 self.program.ask_for_name(name);
             }
             None if name.starts_with(char::is_uppercase) => {
@@ -339,7 +339,7 @@ impl<'p> Values<'p> {
         }
         if let Some(class) = self.type_of_with(&of, fuel).and_then(|ty| ty.class) {
             let found = self.member_or_accessor(class, &member.name);
-            if found.is_none() && self.tree(expr.at).idioms.cases_carry {
+            if found.is_none() && self.tree(expr.at).idioms.extends_types {
                 self.program.ask_for_name(&member.name);
             }
             return found.or_else(|| self.extension(&of, expr.at, &member.name, fuel));
@@ -459,7 +459,7 @@ impl<'p> Values<'p> {
             Kind::Call(call) => (tree.receiver(call)?, tree.callee(call)?.0.as_str()),
             _ => return None,
         };
-        matches!(name, "allCases" | "entries" | "values").then_some(())?;
+        tree.idioms.all_cases.contains(&name).then_some(())?;
         let Def::Class(at) = self.definition(&of.with(holder), fuel)? else { return None };
         let class = self.class(at).filter(|class| class.kind == ClassKind::Enum)?;
         let entries = class

@@ -3,34 +3,32 @@
 use super::{Def, Expr, Fuel, Ref, Type, Values};
 use crate::syntax::{Call, Id, Kind};
 
-/// Types that hold elements of their first type argument.
-const SEQUENCES: &[&str] = &["Array", "ArraySlice", "ContiguousArray", "FetchedResults", "Set"];
-
 impl Values<'_> {
     /// The type of what is taken out of a sequence, or of what one makes of another.
     pub(super) fn type_of_sequence(&self, expr: &Expr, fuel: &Fuel) -> Option<Type> {
         let tree = self.tree(expr.at);
-        tree.idioms.cases_carry.then_some(())?;
+        let known = &tree.idioms.sequences;
+        (!known.lists.is_empty()).then_some(())?;
         match tree.kind(expr.at.id) {
             Kind::List(items) => {
                 let first = self.type_of_with(&expr.with(items.first()?.value), fuel)?;
-                Some(array_of(first))
+                Some(self.list_of(expr.at, first))
             }
             Kind::Index { of, .. } => {
                 let of = self.type_of_with(&expr.with(*of), fuel)?;
-                match of.name.as_str() {
-                    "Dictionary" => of.args.get(1).map(|ty| Type { nullable: true, ..ty.clone() }),
-                    _ => element(&of),
+                match known.maps.contains(&of.name.as_str()) {
+                    true => of.args.get(1).map(|ty| Type { nullable: true, ..ty.clone() }),
+                    false => self.element(expr.at, &of),
                 }
             }
             Kind::Member(member) if tree.idioms.elements.contains(&member.name.as_str()) => {
                 self.one_of(&expr.with(member.of), fuel)
             }
-            Kind::Member(member) if member.name == "allCases" => {
+            Kind::Member(member) if tree.idioms.all_cases.contains(&member.name.as_str()) => {
                 let Def::Class(class) = self.definition(&expr.with(member.of), fuel)? else { return None };
-                Some(array_of(Type::of_class(&self.class(class)?.name, class)))
+                Some(self.list_of(expr.at, Type::of_class(&self.class(class)?.name, class)))
             }
-            Kind::Member(member) if matches!(member.name.as_str(), "lazy" | "indices") => {
+            Kind::Member(member) if known.same.contains(&member.name.as_str()) => {
                 self.type_of_with(&expr.with(member.of), fuel)
             }
             Kind::Call(call) => self.type_made_of_sequence(expr, call, fuel),
@@ -39,35 +37,37 @@ impl Values<'_> {
     }
 
     fn one_of(&self, of: &Expr, fuel: &Fuel) -> Option<Type> {
-        element(&self.type_of_with(of, fuel)?).map(|ty| Type { nullable: true, ..ty })
+        self.element(of.at, &self.type_of_with(of, fuel)?).map(|ty| Type { nullable: true, ..ty })
     }
 
     fn type_made_of_sequence(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Type> {
         let tree = self.tree(expr.at);
         let (name, _) = tree.callee(call)?;
         let Some(of) = tree.receiver(call).map(|of| expr.with(of)) else {
-            let copied = matches!(name.as_str(), "Array" | "Set") && call.args.len() == 1;
+            let copied = tree.idioms.sequences.copies.contains(&name.as_str()) && call.args.len() == 1;
             let of = call.args.first().filter(|arg| copied && arg.name.is_none())?;
-            let held = element(&self.type_of_with(&expr.with(of.value), fuel)?)?;
-            return Some(array_of(held));
+            let held = self.element(expr.at, &self.type_of_with(&expr.with(of.value), fuel)?)?;
+            return Some(self.list_of(expr.at, held));
         };
         if tree.idioms.elements.contains(&name.as_str()) {
             return self.one_of(&of, fuel);
         }
         if tree.idioms.passes.contains(&name.as_str()) {
-            return self.type_of_with(&of, fuel).filter(|ty| element(ty).is_some());
+            return self.type_of_with(&of, fuel).filter(|ty| self.element(expr.at, ty).is_some());
         }
         tree.idioms.loops.contains(&name.as_str()).then_some(())?;
         let made = self.made_of_each(&of, expr, call.args.first()?.value, fuel)?;
         let over = self.type_of_with(&of, fuel)?;
         // Of what may be absent, one is made; of many, many.
-        if element(&over).is_none() {
+        if self.element(expr.at, &over).is_none() {
             return Some(Type { nullable: true, ..made });
         }
-        Some(match (name.as_str(), element(&made)) {
-            ("flatMap", Some(inner)) => array_of(inner),
-            _ => array_of(Type { nullable: false, ..made }),
-        })
+        let flattens = tree.idioms.sequences.flatten.contains(&name.as_str());
+        let each = match self.element(expr.at, &made).filter(|_| flattens) {
+            Some(inner) => inner,
+            None => Type { nullable: false, ..made },
+        };
+        Some(self.list_of(expr.at, each))
     }
 
     fn made_of_each(&self, of: &Expr, expr: &Expr, maker: Id, fuel: &Fuel) -> Option<Type> {
@@ -75,7 +75,7 @@ impl Values<'_> {
             Kind::Lambda { body, .. } => self.type_of_body(&expr.with(*body), fuel),
             Kind::KeyPath(names) => {
                 let over = self.type_of_with(of, fuel)?;
-                let mut ty = element(&over).unwrap_or(over);
+                let mut ty = self.element(expr.at, &over).unwrap_or(over);
                 for name in names {
                     let def = self.member_of_class(ty.class?, name)?;
                     ty = self.type_of_def(&def, expr, fuel)?;
@@ -89,7 +89,7 @@ impl Values<'_> {
     /// The type of what a closure is given, where its own declaration does not say.
     pub(super) fn type_given(&self, parameter: Ref, expr: &Expr, fuel: &Fuel) -> Option<Type> {
         let tree = self.tree(parameter);
-        tree.idioms.cases_carry.then_some(())?;
+        (!tree.idioms.sequences.lists.is_empty()).then_some(())?;
         let lambda = match tree.kind(parameter.id) {
             Kind::Lambda { .. } => parameter.id,
             _ => tree.node(parameter.id).parent?,
@@ -126,23 +126,26 @@ impl Values<'_> {
                 _ => self.type_of_with(&at.with(given), fuel)?,
             };
             // Without a label it is a sequence, with one it is the value itself.
-            let one = if label.is_empty() { element(&held)? } else { held };
+            let one = if label.is_empty() { self.element(at.at, &held)? } else { held };
             return Some(Type { nullable: false, ..one });
         }
         let of = at.with(tree.receiver(call)?);
         let known = [tree.idioms.loops, tree.idioms.looks].iter().any(|list| list.contains(&name.as_str()));
         known.then_some(())?;
         let over = self.type_of_with(&of, fuel)?;
-        Some(Type { nullable: false, ..element(&over).unwrap_or(over) })
+        Some(Type { nullable: false, ..self.element(at.at, &over).unwrap_or(over) })
     }
-}
 
-fn array_of(ty: Type) -> Type {
-    Type { args: vec![ty], ..Type::plain("Array") }
-}
+    /// The list that elements of a type make.
+    fn list_of(&self, at: Ref, ty: Type) -> Type {
+        Type { args: vec![ty], ..Type::plain(self.tree(at).idioms.sequences.list) }
+    }
 
-/// What a sequence holds; `None` for what is none.
-fn element(ty: &Type) -> Option<Type> {
-    let held = ty.args.first()?;
-    (SEQUENCES.contains(&ty.name.as_str()) && !held.name.is_empty()).then(|| held.clone())
+    /// What a sequence holds, of the language's or the platform's; `None` for what is none.
+    fn element(&self, at: Ref, ty: &Type) -> Option<Type> {
+        let held = ty.args.first().filter(|held| !held.name.is_empty())?;
+        let name = ty.name.as_str();
+        (self.tree(at).idioms.sequences.lists.contains(&name) || self.is_library_list(at, name))
+            .then(|| held.clone())
+    }
 }

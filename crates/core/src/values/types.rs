@@ -77,7 +77,7 @@ impl<'p> Values<'p> {
                 op if op.is_test() => Some(Type::plain(self.literals(expr.at).truth)),
                 BinaryOp::Add => {
                     let left = self.type_of_with(&expr.with(*left), fuel)?;
-                    let text = left.name == "String";
+                    let text = left.name == self.literals(expr.at).text;
                     (text || self.type_of_with(&expr.with(*right), fuel)?.name == left.name).then_some(left)
                 }
                 _ => None,
@@ -295,7 +295,7 @@ impl<'p> Values<'p> {
             return Some(ty);
         }
         match (name.as_str(), receiver) {
-            ("get", Some(_)) if !call.types.is_empty() => {
+            (name, Some(_)) if tree.idioms.typed_getters.contains(&name) && !call.types.is_empty() => {
                 return self.named_type(expr.at, &call.types[0]).map(|ty| Type { nullable: true, ..ty });
             }
             _ if tree.idioms.asserts.contains(&name.as_str()) => {

@@ -104,7 +104,7 @@ impl<'p> Values<'p> {
             }
             // Whoever can see it may be told so by another file.
             None if library_of(self.program.source(function.file)).is_some()
-                || self.tree(function).idioms.cases_carry =>
+                || self.tree(function).idioms.whole_modules =>
             {
                 vec![declared.name.to_string()]
             }
@@ -129,7 +129,7 @@ impl<'p> Values<'p> {
             }
             Some(Def::Class(class)) => vec![class],
             // A component behind a wrapper: `const Row = withTheme(PlainRow)`.
-            Some(Def::Variable(variable)) if self.imports_all_by_name(at.file) => self.wrapped(variable, 0),
+            Some(Def::Variable(variable)) if tree.idioms.hands_classes => self.wrapped(variable, 0),
             Some(_) => Vec::new(),
             None if self.program.is_declared_name(name) => {
                 let named = self.program.functions_named(name).iter().copied();
@@ -283,7 +283,7 @@ impl<'p> Values<'p> {
             Some(Def::Functions(found)) => {
                 found.into_iter().flat_map(|base| self.with_overrides(base)).collect()
             }
-            Some(Def::Class(class)) if self.imports_all_by_name(at.file) => vec![class],
+            Some(Def::Class(class)) if tree.idioms.hands_classes => vec![class],
             _ => Vec::new(),
         }
     }

@@ -92,8 +92,7 @@ impl Values<'_> {
                 // What is put into a list is one of its elements.
                 let of = self.tree(at.at).receiver(call)?;
                 let (name, _) = self.tree(at.at).callee(call)?;
-                matches!(name.as_str(), "append" | "insert" | "contains" | "firstIndex" | "push")
-                    .then_some(())?;
+                self.tree(at.at).idioms.puts_element.contains(&name.as_str()).then_some(())?;
                 self.type_of_with(&at.with(of), fuel)?.args.first().cloned()
             }
         }
@@ -154,7 +153,7 @@ impl Values<'_> {
                     return self.type_of_with(&case.with(*right), fuel);
                 }
                 // `.some(.item(let id))` looks at what is there.
-                Kind::Case { name, .. } if name == "some" => {}
+                Kind::Case { name, .. } if name == tree.idioms.some => {}
                 Kind::Case { args, .. } => {
                     let place = args.iter().position(|arg| arg.value == inner)?;
                     return self.type_carried(&case.with(outer), &args[place], place, fuel);
@@ -183,7 +182,7 @@ impl Values<'_> {
         let outer = tree.node(variable.id).parent?;
         let at = Expr { at: Ref { file: variable.file, id: outer }, env: expr.env.clone() };
         match tree.kind(outer) {
-            Kind::Case { name, .. } if name == "some" => {
+            Kind::Case { name, .. } if name == self.tree(expr.at).idioms.some => {
                 self.matched_type(&at, fuel).map(|ty| Type { nullable: false, ..ty })
             }
             Kind::Case { args, .. } => {

@@ -40,6 +40,8 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
     hands_on: &[],
     enlists: &[],
+    lists: &[],
+    resources: &["R"],
     previews: |name| name.contains("Preview"),
     singletons: &[],
 };

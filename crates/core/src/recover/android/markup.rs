@@ -1,6 +1,7 @@
 //! What all Android XML has in common.
 
 use crate::facts::At;
+use crate::source::{Language, Resource};
 use crate::syntax::{Attribute, Element};
 use crate::values::Values;
 
@@ -24,13 +25,26 @@ pub(super) fn id(element: &Element) -> Option<(String, &Attribute)> {
 
 /// A class named in XML, against the module's namespace where it starts with a dot or has none.
 pub(super) fn class_path(file: u32, name: &str, values: &Values<'_>) -> String {
-    let namespace = || values.program().namespace(file).unwrap_or_default();
+    let namespace = || namespace(file, values).unwrap_or_default();
     values.expect_class(name);
     match name.strip_prefix('.') {
         Some(rest) => format!("{}.{rest}", namespace()),
         None if !name.contains('.') => format!("{}.{name}", namespace()),
         None => name.replace('$', "."),
     }
+}
+
+/// A module's namespace: its build file's, else the package of a manifest of its own.
+fn namespace<'p>(file: u32, values: &Values<'p>) -> Option<&'p str> {
+    let program = values.program();
+    let module = program.source(file).module;
+    let manifests = program.files_in(Language::Xml(Resource::Manifest)).iter().copied();
+    let own = manifests.filter(|&other| program.source(other).module == module);
+    let mut packages = own.filter_map(|manifest| {
+        let (_, root) = program.markup(manifest)?.root()?;
+        Some(root.attribute("", "package")?.value.as_str())
+    });
+    program.sources().modules[module].build.namespace.as_deref().or_else(|| packages.next())
 }
 
 /// The place of an element.

@@ -50,6 +50,8 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("sheet", "item"),
     ],
     enlists: &[],
+    lists: &["FetchedResults"],
+    resources: &[],
     previews: |_| false,
     singletons: &[],
 };

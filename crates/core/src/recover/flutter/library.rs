@@ -29,6 +29,8 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &[],
+    lists: &[],
+    resources: &[],
     previews: |_| false,
     singletons: &[],
 };

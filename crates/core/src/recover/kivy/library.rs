@@ -13,6 +13,8 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &[],
+    lists: &[],
+    resources: &[],
     previews: |_| false,
     singletons: &[("app", &["App", "MDApp"]), ("get_running_app", &["App", "MDApp"])],
 };

@@ -18,6 +18,8 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &["AddScoped", "AddSingleton", "AddTransient"],
+    lists: &[],
+    resources: &[],
     previews: |_| false,
     singletons: &[],
 };

@@ -53,6 +53,9 @@ pub(super) const IDIOMS: Idioms = Idioms {
         "Where",
     ],
     unboxes: true,
+    puts_entry: &["Add", "TryAdd", "[]"],
+    escapes: &["EscapeDataString", "EscapeUriString", "UrlEncode", "encode"],
+    nests_namespaces: true,
     ..Idioms::NONE
 };
 

@@ -46,6 +46,9 @@ pub(super) const IDIOMS: Idioms = Idioms {
     literals: Literals { text: "String", truth: "bool", number },
     trailing_lambdas: false,
     tear_offs: true,
+    all_cases: &["values"],
+    puts_entries: &["addAll", "addEntries"],
+    typed_getters: &["get"],
     ..Idioms::NONE
 };
 

@@ -31,6 +31,8 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("valueOf", "String"),
     ],
     plain: &["Boolean", "Double", "Float", "Int", "Long", "String"],
+    all_cases: &["values"],
+    puts_entries: &["putAll"],
     literals: Literals { text: "String", truth: "Boolean", number: number_type },
     ..Idioms::NONE
 };

@@ -60,5 +60,8 @@ pub(super) const IDIOMS: Idioms = Idioms {
     literals: Literals { text: "String", truth: "Boolean", number: number_type },
     trailing_lambdas: true,
     tear_offs: false,
+    all_cases: &["entries", "values"],
+    puts_entries: &["addAll", "putAll"],
+    typed_getters: &["get"],
     ..Idioms::NONE
 };

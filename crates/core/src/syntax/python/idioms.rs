@@ -19,6 +19,12 @@ pub(super) const IDIOMS: Idioms = Idioms {
     plain: &["bool", "float", "int", "str"],
     literals: Literals { text: "str", truth: "bool", number },
     tear_offs: true,
+    self_type: "Self",
+    imports_by_name: true,
+    keyed_objects: true,
+    hands_classes: true,
+    bare_classes: true,
+    marks_overrides: false,
     ..Idioms::NONE
 };
 

@@ -1,6 +1,6 @@
 //! JavaScript's own: what arrays and strings do (tc39.es, "ECMAScript language specification").
 
-use crate::syntax::idioms::{Idioms, Literals, TextStep};
+use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["flatMap", "forEach", "map"],
@@ -27,5 +27,15 @@ pub(super) const IDIOMS: Idioms = Idioms {
     promises: &["Promise"],
     literals: Literals { text: "string", truth: "boolean", number: |_| "number" },
     tear_offs: true,
+    listings: &[
+        ("Object", "entries", Listing::Entries),
+        ("Object", "keys", Listing::Keys),
+        ("Object", "values", Listing::Values),
+    ],
+    puts_element: &["push", "unshift"],
+    imports_by_name: true,
+    keyed_objects: true,
+    hands_classes: true,
+    marks_overrides: false,
     ..Idioms::NONE
 };

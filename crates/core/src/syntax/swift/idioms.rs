@@ -1,7 +1,7 @@
 //! Swift's own: the standard library's sequences, optionals and texts
 //! (developer.apple.com, "Swift Standard Library").
 
-use crate::syntax::idioms::{Idioms, Literals, TextStep};
+use crate::syntax::idioms::{Idioms, Literals, Sequences, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     scopes: &[],
@@ -55,6 +55,21 @@ pub(super) const IDIOMS: Idioms = Idioms {
     ],
     case_text: "rawValue",
     cases_carry: true,
+    all_cases: &["allCases"],
+    some: "some",
+    sequences: Sequences {
+        list: "Array",
+        lists: &["Array", "ArraySlice", "ContiguousArray", "Set"],
+        maps: &["Dictionary"],
+        copies: &["Array", "Set"],
+        same: &["indices", "lazy"],
+        flatten: &["flatMap"],
+    },
+    puts_element: &["append", "contains", "firstIndex", "insert"],
+    self_type: "Self",
+    whole_modules: true,
+    extends_types: true,
+    closures_build: true,
     ..Idioms::NONE
 };
 

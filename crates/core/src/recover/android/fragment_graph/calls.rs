@@ -4,6 +4,7 @@ use super::target::{self, Target};
 use crate::facts::{CallFact, Facts, HostHint, TargetFact};
 use crate::model::{Style, Verb};
 use crate::recover::android::code;
+use crate::source::{Language, Resource};
 use crate::syntax::{Call, Id, Kind, Tree};
 use crate::values::{Expr, Ref, Values};
 
@@ -59,8 +60,8 @@ fn call_fact(verb: Verb, target: Target, written: String, site: Ref, values: &Va
 
 /// What neither names a graph nor a route is of the style that the file, or else the app, is in.
 fn style(site: Ref, values: &Values<'_>) -> Style {
-    let compose =
-        code::imports(site.file, "androidx.navigation.compose", values) || !values.program().has_graphs();
+    let compose = code::imports(site.file, "androidx.navigation.compose", values)
+        || values.program().files_in(Language::Xml(Resource::Navigation)).is_empty();
     let fragment = code::imports(site.file, "androidx.navigation.fragment", values);
     if compose && !fragment { Style::ComposeString } else { Style::FragmentGraph }
 }
