@@ -10,6 +10,7 @@
 
 mod document;
 mod error;
+pub mod explain;
 pub mod facts;
 #[cfg(test)]
 mod fixture;

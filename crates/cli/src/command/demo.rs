@@ -28,7 +28,7 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     format::text::scan(&scan, look, out)?;
     heading("How one gets to a screen", &format!("reach {SCREEN} --in {}", app.display()), look, out)?;
     if let Ok(place) = network.find(SCREEN) {
-        format::reach::reach(&reach(&network, place, None), &scan.sources, look, out)?;
+        format::reach::reach(&reach(&network, place, None), &scan, look, out)?;
     }
     heading("How far a move is", &format!("gaps {} --to {TARGET}", app.display()), look, out)?;
     format::gaps::summary(&gaps, look, out)?;

@@ -20,7 +20,7 @@ pub(super) fn run(args: &Reach, apps: &Apps) -> Result<Outcome, Failure> {
     let reach = fallow_lantern_core::reach(&network, place, from);
     let out = &mut anstream::stdout().lock();
     match args.format {
-        Format::Text => format::reach::reach(&reach, &scan.sources, Look::of_stdout(), out)?,
+        Format::Text => format::reach::reach(&reach, &scan, Look::of_stdout(), out)?,
         Format::Json => format::json::whole(&reach, out)?,
     }
     Ok(Outcome::Clean)

@@ -2,6 +2,7 @@ use crate::args::{PageFormat, Rules};
 use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
+use fallow_lantern_core::explain::page;
 use fallow_lantern_core::rules::{RULES, nearest_rules};
 use std::io::Write as _;
 
@@ -27,7 +28,7 @@ pub(super) fn run(args: &Rules) -> Result<Outcome, Failure> {
         (PageFormat::Json, rules, _) => format::json::rules(rules, out)?,
         (PageFormat::Markdown, rules, _) => {
             for rule in rules {
-                out.write_all(rule.page().as_bytes())?;
+                out.write_all(page(rule).as_bytes())?;
             }
         }
     }

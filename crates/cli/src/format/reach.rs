@@ -4,12 +4,12 @@ use super::plain;
 use super::tables::{argument, parameter, place, table, write_table};
 use super::text::{count, write_finding};
 use crate::look::Look;
+use fallow_lantern_core::Scan;
 use fallow_lantern_core::model::{HandedBack, Opener, Reach, Route, WayIn};
-use fallow_lantern_core::source::SourceTree;
 use std::io::{self, Write};
 
 /// The whole of it.
-pub(crate) fn reach(reach: &Reach, sources: &SourceTree, look: Look, out: &mut dyn Write) -> io::Result<()> {
+pub(crate) fn reach(reach: &Reach, scan: &Scan, look: Look, out: &mut dyn Write) -> io::Result<()> {
     head(reach, look, out)?;
     ways(reach, look, out)?;
     if reach.from.is_some() {
@@ -24,7 +24,7 @@ pub(crate) fn reach(reach: &Reach, sources: &SourceTree, look: Look, out: &mut d
         title("Findings", look, out)?;
         writeln!(out)?;
         for finding in &reach.findings {
-            write_finding(finding, sources, look, out)?;
+            write_finding(finding, scan, look, out)?;
         }
     }
     Ok(())

@@ -2,6 +2,8 @@
 
 use super::tables::{table, write_table};
 use crate::look::Look;
+use fallow_lantern_core::explain::sayings;
+use fallow_lantern_core::model::Style;
 use fallow_lantern_core::rules::Rule;
 use std::io::{self, Write};
 
@@ -19,9 +21,13 @@ pub(crate) fn list(rules: &[&Rule], look: Look, out: &mut dyn Write) -> io::Resu
 pub(crate) fn explain(rule: &Rule, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let (strong, severity) = (look.strong(), look.severity(rule.severity));
     writeln!(out, "{strong}{}{strong:#}  {severity}{}{severity:#}", rule.name, rule.severity)?;
-    for text in [rule.summary, rule.why, rule.mend] {
+    for text in [rule.summary, rule.why] {
         writeln!(out, "\n{}", fill(text, look.width, ""))?;
     }
+    for (style, says) in sayings(rule.name, Style::ALL) {
+        writeln!(out, "\n{}", fill(&format!("{style}: {says}"), look.width, "  "))?;
+    }
+    writeln!(out, "\n{}", fill(rule.mend, look.width, ""))?;
     for (title, code) in [("Reported:", rule.example.wrong), ("Mended:", rule.example.right)] {
         writeln!(out, "\n{strong}{title}{strong:#}\n")?;
         for line in code.lines() {

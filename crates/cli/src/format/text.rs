@@ -6,8 +6,9 @@ use super::tables::{screen_name, table, write_table};
 use crate::look::Look;
 use annotate_snippets::{AnnotationKind, Group, Level, Renderer, Snippet, renderer::DecorStyle};
 use fallow_lantern_core::Scan;
-use fallow_lantern_core::model::{CallStatus, Document, Finding, Place, Severity};
-use fallow_lantern_core::rules::RULES;
+use fallow_lantern_core::explain::sayings;
+use fallow_lantern_core::model::{CallStatus, Document, Finding, Place, Severity, Style};
+use fallow_lantern_core::rules::{RULES, Rule};
 use fallow_lantern_core::source::SourceTree;
 use std::io::{self, Write};
 
@@ -138,7 +139,7 @@ fn findings(scan: &Scan, look: Look, out: &mut dyn Write) -> io::Result<()> {
     let mut worst_first: Vec<&Finding> = document.findings.iter().collect();
     worst_first.sort_by_key(|finding| std::cmp::Reverse(finding.severity));
     for finding in worst_first {
-        write_finding(finding, &scan.sources, look, out)?;
+        write_finding(finding, scan, look, out)?;
     }
     writeln!(out, "{}", counted(document))
 }
@@ -155,10 +156,11 @@ fn counted(document: &Document) -> String {
 
 pub(super) fn write_finding(
     finding: &Finding,
-    sources: &SourceTree,
+    scan: &Scan,
     look: Look,
     out: &mut dyn Write,
 ) -> io::Result<()> {
+    let sources = &scan.sources;
     let level = match finding.severity {
         Severity::Error => Level::ERROR,
         Severity::Warning => Level::WARNING,
@@ -179,13 +181,28 @@ pub(super) fn write_finding(
     let rule = RULES.iter().find(|rule| rule.name == finding.rule);
     let faint = look.faint();
     if let Some(rule) = rule {
-        writeln!(out, "  {faint}why{faint:#}  {}", fill(rule.why, look.width.saturating_sub(7), "       "))?;
+        let why = why(rule, &styles_at(&finding.at, &scan.document));
+        writeln!(out, "  {faint}why{faint:#}  {}", fill(&why, look.width.saturating_sub(7), "       "))?;
     }
     writeln!(
         out,
         "  {faint}do{faint:#}   {}\n",
         fill(&plain(&finding.help), look.width.saturating_sub(7), "       ")
     )
+}
+
+/// A rule's reason, with what the styles at hand add to it.
+fn why(rule: &Rule, styles: &[Style]) -> String {
+    let said = sayings(rule.name, styles).into_iter().map(|(_, why)| why);
+    std::iter::once(rule.why).chain(said).collect::<Vec<_>>().join(" ")
+}
+
+/// The styles of the innermost module around a place.
+fn styles_at(at: &Place, document: &Document) -> Vec<Style> {
+    let around = document.modules.iter().filter(|module| {
+        module.path == "." || at.file.strip_prefix(&module.path).is_some_and(|rest| rest.starts_with('/'))
+    });
+    around.max_by_key(|module| module.path.len()).map(|module| module.styles.clone()).unwrap_or_default()
 }
 
 /// The first line of a place, marked.

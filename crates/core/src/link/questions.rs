@@ -5,6 +5,7 @@ use crate::facts::{At, ContainerId, RouteId, ScreenId, Unwired, Ways};
 use crate::model::{CallStatus, Place, Style};
 use crate::names::nearest;
 use crate::values::Ref;
+use pathfinding::prelude::bfs_reach;
 
 impl Graph<'_> {
     /// How a style's names work.
@@ -28,17 +29,7 @@ impl Graph<'_> {
     /// A container with those around it, innermost first.
     #[must_use]
     pub fn around(&self, container: ContainerId) -> Vec<ContainerId> {
-        let mut all = vec![container];
-        let mut next = 0;
-        while next < all.len() {
-            for &parent in &self.containers[all[next]].parents {
-                if !all.contains(&parent) {
-                    all.push(parent);
-                }
-            }
-            next += 1;
-        }
-        all
+        bfs_reach(container, |&inner| self.containers[inner].parents.iter().copied()).collect()
     }
 
     /// The outermost containers around one.

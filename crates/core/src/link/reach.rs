@@ -2,6 +2,7 @@
 
 use super::graph::Graph;
 use crate::facts::{RouteId, TargetFact};
+use pathfinding::prelude::bfs_reach;
 
 /// Marks every route that can be reached.
 pub(super) fn mark(graph: &mut Graph<'_>) {
@@ -19,23 +20,19 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
     seeds.extend(graph.routes.indices().filter(|&route| graph.routes[route].fact.opened.from_outside()));
     let anywhere = graph.redirects.iter().filter(|redirect| redirect.from.is_none());
     seeds.extend(anywhere.flat_map(|redirect| redirect.targets.iter().copied()));
-    for route in from(graph, seeds) {
+    for route in from(graph, &seeds) {
         graph.routes[route].reached = true;
     }
 }
 
 /// Every route that can be reached from some, those included.
-pub(crate) fn from(graph: &Graph<'_>, seeds: Vec<RouteId>) -> Vec<RouteId> {
-    let mut seen = oxc_index::index_vec![false; graph.routes.len()];
-    let mut todo = seeds;
-    let mut found = Vec::new();
-    while let Some(route) = todo.pop() {
-        if std::mem::replace(&mut seen[route], true) {
-            continue;
-        }
-        found.push(route);
-        todo.extend(next(graph, route));
-    }
+pub(crate) fn from(graph: &Graph<'_>, seeds: &[RouteId]) -> Vec<RouteId> {
+    // From nowhere one gets to the seeds.
+    let reached = bfs_reach(None, |from: &Option<RouteId>| {
+        let onward = from.map_or_else(|| seeds.to_vec(), |route| next(graph, route));
+        onward.into_iter().map(Some)
+    });
+    let mut found: Vec<RouteId> = reached.flatten().collect();
     found.sort_unstable();
     found
 }

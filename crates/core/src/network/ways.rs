@@ -2,7 +2,7 @@
 
 use super::{Hop, Network, What};
 use crate::model::ScreenKind;
-use std::collections::VecDeque;
+use pathfinding::prelude::bfs_reach;
 
 /// A way: hops, one after the other.
 pub type Way = Vec<usize>;
@@ -34,18 +34,19 @@ impl Network<'_> {
     fn spread<'h>(&self, start: usize, around: impl Fn(usize) -> &'h [usize]) -> Ways {
         let none = vec![None; self.places.len()];
         let mut ways = Ways { start, by: none.clone(), from: none };
-        let mut todo = VecDeque::from([start]);
-        while let Some(at) = todo.pop_front() {
+        // Hops in the order in which they can be taken, each with the place that it is taken from.
+        let taken = bfs_reach(None, |hop: &Option<(usize, usize)>| {
+            let at = hop.map_or(start, |(hop, _)| self.hops[hop].to);
             // What a host shows first is not to be had from what it shows now: only its calls are.
             let beside = around(at).iter().flat_map(|&host| &self.places[host].out);
             let beside = beside.filter(|&&hop| !self.hops[hop].calls.is_empty());
-            for &hop in self.places[at].out.iter().chain(beside) {
-                let next = self.hops[hop].to;
-                if next != start && ways.by[next].is_none() {
-                    ways.by[next] = Some(hop);
-                    ways.from[next] = Some(at);
-                    todo.push_back(next);
-                }
+            self.places[at].out.iter().chain(beside).map(move |&hop| Some((hop, at))).collect::<Vec<_>>()
+        });
+        for (hop, from) in taken.flatten() {
+            let to = self.hops[hop].to;
+            if to != start && ways.by[to].is_none() {
+                ways.by[to] = Some(hop);
+                ways.from[to] = Some(from);
             }
         }
         ways
@@ -63,13 +64,13 @@ impl Network<'_> {
             let What::Screen(screen) = place.what else { continue };
             let first = |hop: &&Hop| screen.shows.iter().any(|id| self.of_route(id) == Some(hop.to));
             let shown = place.out.iter().map(|&hop| &self.hops[hop]);
-            let mut todo: Vec<usize> = shown.filter(first).map(|hop| hop.to).collect();
-            while let Some(at) = todo.pop() {
-                if at != host && inside(at) && !hosts[at].contains(&host) {
-                    hosts[at].push(host);
-                    todo.extend(self.places[at].out.iter().map(|&hop| self.hops[hop].to));
-                }
-            }
+            let first: Vec<usize> = shown.filter(first).map(|hop| hop.to).collect();
+            let within = bfs_reach(None, |at: &Option<usize>| {
+                let onward = at.map(|at| self.places[at].out.iter().map(|&hop| self.hops[hop].to).collect());
+                let onward: Vec<usize> = onward.unwrap_or_else(|| first.clone());
+                onward.into_iter().filter(|&at| at != host && inside(at)).map(Some)
+            });
+            within.flatten().for_each(|at| hosts[at].push(host));
         }
         hosts
     }

@@ -38,6 +38,17 @@ pub struct StyleRecoverer {
     pub ways: Ways,
     /// How facts that only it has are joined.
     pub joins: &'static [Join],
+    /// What it adds to the reasons of rules, in its own words.
+    pub says: &'static [Saying],
+}
+
+/// Why a rule matters in one style.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub struct Saying {
+    /// The rule's name.
+    pub rule: &'static str,
+    /// Why, with the source where the framework documents it.
+    pub why: &'static str,
 }
 
 impl StyleRecoverer {
@@ -49,6 +60,7 @@ impl StyleRecoverer {
         recover: |_, _, _| {},
         ways: Ways::PLAIN,
         joins: &[],
+        says: &[],
     };
 }
 

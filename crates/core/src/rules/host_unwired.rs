@@ -9,7 +9,7 @@ pub(super) static RULE: Rule = Rule {
     severity: Severity::Error,
     summary: "A host has no graph, a graph or navigator no host, or a host, menu or layout names what is not there.",
     why: "What is not wired shows nothing, fails when it is inflated, or does nothing when it is tapped. None of it fails to compile.",
-    mend: "Name the graph at the host, give the host an id, or use the destination's own id in the menu.",
+    mend: "Give it what it shows, name what is there, or take it out.",
     example: Example {
         wrong: "<item android:id=\"@+id/setting\" android:title=\"@string/settings\" />\n<!-- the destination is settings -->",
         right: "<item android:id=\"@+id/settings\" android:title=\"@string/settings\" />",

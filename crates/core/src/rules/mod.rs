@@ -93,23 +93,6 @@ pub const RULES: &[&Rule] = &[
     &wiring_slip::RULE,
 ];
 
-impl Rule {
-    /// The rule's page in Markdown.
-    #[must_use]
-    pub fn page(&self) -> String {
-        format!(
-            "# {}\n\nSeverity: {}\n\n{}\n\n## Why\n\n{}\n\n## What to do\n\n{}\n\n## Example\n\nReported:\n\n```\n{}\n```\n\nMended:\n\n```\n{}\n```\n",
-            self.name,
-            self.severity,
-            self.summary,
-            self.why,
-            self.mend,
-            self.example.wrong,
-            self.example.right
-        )
-    }
-}
-
 /// The rules whose names are spelled most like a word.
 #[must_use]
 pub fn nearest_rules(word: &str) -> Vec<String> {

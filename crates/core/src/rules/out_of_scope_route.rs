@@ -6,8 +6,8 @@ pub(super) static RULE: Rule = Rule {
     name: "out-of-scope-route",
     severity: Severity::Error,
     summary: "The route exists, but not where this call can see it.",
-    why: "A controller looks for an id among the actions of the current destination and in the graphs around it. What it does not find there stops the app. A navigator of React Native looks for a name in itself and in those around it: since version 7 not in those inside of others, though they may be on screen (reactnavigation.org, \"Upgrading from 6.x\"). It still finds such a screen from inside its own navigator, by the nested form that names each navigator on the way, by a parent or a reference to the container, by `navigateDeprecated`, and where the container is told to look inside; up to version 6 it looks inside of what is on screen. None of these is reported, nor are calls whose screen is not known. A stack of SwiftUI looks for a value's type among what is registered on the view of the link and on those below it, down to the stack's root (developer.apple.com, \"navigationDestination(for:destination:)\"); a storyboard looks for an identifier among its own scenes, and a scene for a segue among its own. A screen manager of Kivy knows its own screens only. An address of a XAML app that names no assembly is one of its own project; a shell takes its content by absolute addresses alone, and a registered page by relative ones, or behind content (learn.microsoft.com, \"Shell navigation\").",
-    mend: "Use an action or destination that this screen can see: declare one here, or where both can see it (a global action, the root of the stack), or go through the graph, navigator, stack, manager or storyboard that holds it.",
+    why: "A name is only found where it is looked for. From here it is not, and the call fails when it runs.",
+    mend: "Use a route that this screen can see: declare one here or where both can see it, or go through what holds it.",
     example: Example {
         wrong: "// in LoansFragment; the action belongs to shelf\nfindNavController().navigate(R.id.action_shelf_to_item)",
         right: "findNavController().navigate(R.id.action_loans_to_item)",

@@ -28,16 +28,16 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         .collect();
     let used = |screen: &ScreenId| graph.screens[*screen].made || graph.screens[*screen].derived;
     explained.extend(graph.lost_screens().filter(used).flat_map(|screen| graph.opened_by(screen)));
-    let mut known = reachable_from(graph, explained.clone());
+    let mut known = reachable_from(graph, &explained);
     let mut reported: Vec<RouteId> = Vec::new();
     for route in graph.routes.indices() {
         let called: Vec<_> = graph.calls_to(route).collect();
         // Those that only open each other are in it together.
         let round = || {
-            let from_here = reachable_from(graph, vec![route]);
-            reported.iter().any(|other| {
-                from_here.contains(other) && reachable_from(graph, vec![*other]).contains(&route)
-            })
+            let from_here = reachable_from(graph, &[route]);
+            reported
+                .iter()
+                .any(|other| from_here.contains(other) && reachable_from(graph, &[*other]).contains(&route))
         };
         if called.is_empty() || (known.contains(&route) && !round()) {
             continue;
@@ -51,7 +51,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         }
         sink.push(report);
         explained.push(route);
-        known = reachable_from(graph, explained.clone());
+        known = reachable_from(graph, &explained);
     }
 }
 

@@ -1,6 +1,7 @@
 //! Files that others import by a URI, and the names they go by: a library is its path without the
 //! extension.
 
+use super::scripts::{Entries, Scripts};
 use super::{Language, SourceFile, SourceTree, Tool};
 
 /// The library that a file is; `None` where files are no libraries.
@@ -41,11 +42,14 @@ pub fn target_of(file: &SourceFile, sources: &SourceTree) -> String {
 
 impl SourceTree {
     /// The library that a file means by a URI: `../shelf.dart`, `package:barn/shelf.dart`. One that is
-    /// not of the source keeps its URI (dart.dev, "Libraries & imports").
+    /// not of the source keeps its URI (dart.dev, "Libraries & imports"). `entries` reads a script's
+    /// configuration.
     #[must_use]
-    pub fn library(&self, file: &SourceFile, uri: &str) -> String {
+    pub(crate) fn library(&self, file: &SourceFile, uri: &str, entries: Entries) -> String {
+        let folder = file.path.rsplit_once('/').map_or("", |(folder, _)| folder);
         if matches!(file.language, Language::Script { .. }) {
-            return self.script(file, uri);
+            let missing = || if uri.starts_with('.') { joined(folder, uri) } else { uri.to_owned() };
+            return self.scripts.find(&file.path, uri, entries).unwrap_or_else(missing);
         }
         let bare = uri.strip_suffix(".dart").unwrap_or(uri);
         if let Some(rest) = bare.strip_prefix("package:") {
@@ -62,67 +66,19 @@ impl SourceTree {
         if bare.contains(':') {
             return bare.to_owned();
         }
-        let folder = file.path.rsplit_once('/').map_or("", |(folder, _)| folder);
         joined(folder, bare)
     }
 }
 
 impl SourceTree {
-    /// The library that a script means by a URI: relative, by a short name, or by a package of the
-    /// workspace (nodejs.org, "Modules"; typescriptlang.org, "Module resolution").
-    fn script(&self, file: &SourceFile, uri: &str) -> String {
-        let folder = file.path.rsplit_once('/').map_or("", |(folder, _)| folder);
-        if uri.starts_with('.') {
-            let path = joined(folder, uri);
-            return self.script_at(&path).unwrap_or(path);
-        }
-        let aliases = self.aliases.iter().filter(|alias| {
-            (alias.folder.is_empty() || file.path.starts_with(&format!("{}/", alias.folder)))
-                && alias.stands_for(uri)
-        });
-        for alias in aliases {
-            let path = joined(&alias.to, &uri[alias.from.len()..]);
-            if let Some(found) = self.script_at(&path) {
-                return found;
-            }
-        }
-        self.script_of_package(uri).unwrap_or_else(|| uri.to_owned())
-    }
-
-    fn script_of_package(&self, uri: &str) -> Option<String> {
-        let module = self.modules.iter().find(|module| {
-            let name = module.build.name.as_deref().filter(|_| module.build.tool == Tool::Npm);
-            name.is_some_and(|name| {
-                uri == name || uri.strip_prefix(name).is_some_and(|rest| rest.starts_with('/'))
-            })
-        })?;
-        let name = module.build.name.as_deref()?;
-        let folder = if module.path == "." { "" } else { module.path.as_str() };
-        let rest = uri[name.len()..].trim_start_matches('/');
-        if rest.is_empty() {
-            let main = module.build.main.as_deref().map(|main| joined(folder, main));
-            let candidates = [main, Some(joined(folder, "index")), Some(joined(folder, "src/index"))];
-            return candidates.into_iter().flatten().find_map(|path| self.script_at(&path));
-        }
-        self.script_at(&joined(folder, rest))
-            .or_else(|| self.script_at(&joined(folder, &format!("src/{rest}"))))
-    }
-
-    /// The library at a path: with an extension of its own, one for a platform, or a folder's index.
-    fn script_at(&self, path: &str) -> Option<String> {
-        const ENDINGS: &[&str] = &["", ".native", ".ios", ".android", "/index", "/index.native"];
-        let known = |library: &str| self.scripts.contains(library);
-        let bare =
-            ["js", "jsx", "ts", "tsx", "mjs", "cjs"].iter().find_map(|e| path.strip_suffix(&format!(".{e}")));
-        let whole = ENDINGS.iter().map(|ending| format!("{path}{ending}")).find(|library| known(library));
-        whole.or_else(|| bare.filter(|library| known(library)).map(str::to_owned))
-    }
-
     /// Notes which libraries there are, once all files are.
-    pub(super) fn note_scripts(mut self) -> Self {
+    pub(super) fn note_scripts(mut self, configurations: &[(String, String)]) -> Self {
         let script = |file: &&SourceFile| matches!(file.language, Language::Script { .. } | Language::Python);
-        let scripts = self.files.iter().filter(script);
-        self.scripts = scripts.filter_map(library_of).map(str::to_owned).collect();
+        let libraries = self.files.iter().filter(script).filter_map(library_of);
+        self.libraries = libraries.map(str::to_owned).collect();
+        let scripts = self.files.iter().filter(|file| matches!(file.language, Language::Script { .. }));
+        let scripts: Vec<&str> = scripts.map(|file| file.path.as_str()).collect();
+        self.scripts = Scripts::new(&scripts, configurations);
         self
     }
 }
@@ -135,7 +91,7 @@ impl SourceTree {
         folders.pop();
         let name = dotted.trim_start_matches('.');
         let path = name.replace('.', "/");
-        let known = |path: String| self.scripts.contains(&path).then_some(path);
+        let known = |path: String| self.libraries.contains(&path).then_some(path);
         let under = |folders: &[&str]| {
             let folder = folders.join("/");
             known(if folder.is_empty() {
@@ -150,16 +106,6 @@ impl SourceTree {
             // Found from where the program starts: some folder around.
             0 => (0..=folders.len()).find_map(|depth| under(&folders[..depth])),
             up => under(&folders[..(folders.len() + 1).checked_sub(up)?]),
-        }
-    }
-}
-
-impl super::Alias {
-    fn stands_for(&self, uri: &str) -> bool {
-        match uri.strip_prefix(self.from.as_str()) {
-            Some("") => true,
-            Some(rest) => !self.exact && (self.from.ends_with('/') || rest.starts_with('/')),
-            None => false,
         }
     }
 }
@@ -191,11 +137,11 @@ mod tests {
             ("lib/pages/shelf.dart", ""),
         ];
         let sources = from_texts(texts.map(|(path, text)| (path.to_owned(), text.to_owned())).to_vec());
-        let file = &sources.files[0];
-        assert_eq!(sources.library(file, "../nav/names.dart"), "lib/nav/names");
-        assert_eq!(sources.library(file, "package:barn/nav/names.dart"), "lib/nav/names");
-        assert_eq!(sources.library(file, "package:tools/tools.dart"), "packages/tools/lib/tools");
-        assert_eq!(sources.library(file, "package:go_router/go_router.dart"), "package:go_router/go_router");
-        assert_eq!(sources.library(file, "dart:async"), "dart:async");
+        let library = |uri| sources.library(&sources.files[0], uri, |_, _| Vec::new());
+        assert_eq!(library("../nav/names.dart"), "lib/nav/names");
+        assert_eq!(library("package:barn/nav/names.dart"), "lib/nav/names");
+        assert_eq!(library("package:tools/tools.dart"), "packages/tools/lib/tools");
+        assert_eq!(library("package:go_router/go_router.dart"), "package:go_router/go_router");
+        assert_eq!(library("dart:async"), "dart:async");
     }
 }

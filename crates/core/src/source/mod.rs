@@ -1,6 +1,5 @@
 //! From a folder to decoded source files: ignore rules, encodings, languages, modules.
 
-mod aliases;
 mod app_settings;
 mod build;
 mod decode;
@@ -10,10 +9,11 @@ mod library;
 mod msbuild;
 mod package;
 mod pubspec;
+mod script_files;
+mod scripts;
 mod text;
 mod walk;
 
-pub use aliases::Alias;
 pub use build::{Build, Tool};
 pub use language::{Language, Resource};
 pub use library::{library_of, target_of};
@@ -23,6 +23,7 @@ pub use walk::{discover, discover_without, from_texts};
 
 use crate::model::Skipped;
 use rustc_hash::FxHashSet;
+use scripts::Scripts;
 
 /// All that was found below a root.
 #[derive(Debug, Default)]
@@ -31,10 +32,10 @@ pub struct SourceTree {
     pub files: Vec<SourceFile>,
     /// Modules, sorted by path; the root is always one.
     pub modules: Vec<ModuleInfo>,
-    /// Short names for folders.
-    pub aliases: Vec<Alias>,
-    /// Libraries that are scripts.
-    pub(crate) scripts: FxHashSet<String>,
+    /// Libraries that are found by their paths.
+    pub(crate) libraries: FxHashSet<String>,
+    /// Where scripts find others.
+    pub(crate) scripts: Scripts,
     /// Files that were left out or only partly read.
     pub skipped: Vec<Skipped>,
 }

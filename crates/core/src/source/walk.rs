@@ -1,9 +1,9 @@
 //! Walks the tree and reads what may matter, a file at a time on every core.
 
-use super::aliases::{self, Alias};
 use super::app_settings;
 use super::decode::decode;
 use super::language::is_test_source;
+use super::scripts;
 use super::{Build, Language, ModuleInfo, SourceFile, SourceTree, Text};
 use crate::Error;
 use crate::model::Skipped;
@@ -59,10 +59,10 @@ pub fn discover_without(root: &Path, left_out: &[String]) -> Result<SourceTree, 
         let text = std::fs::read(root.join(path)).map(|bytes| decode(&bytes).text).unwrap_or_default();
         (path.clone(), text)
     });
-    let (aliases, builds) = configured(builds);
-    let modules = modules(builds.into_iter(), &mut files);
-    let tree = SourceTree { files, modules, aliases, skipped: found.skipped, ..SourceTree::default() };
-    Ok(tree.note_scripts())
+    let texts = sorted(builds);
+    let modules = modules(&texts, &mut files);
+    let tree = SourceTree { files, modules, skipped: found.skipped, ..SourceTree::default() };
+    Ok(tree.note_scripts(&texts))
 }
 
 /// A source tree from texts by path, as if they had been found in a folder.
@@ -77,9 +77,9 @@ pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
         })
         .collect();
     files.sort_by(|a, b| a.path.cmp(&b.path));
-    let (aliases, builds) = configured(builds.into_iter());
-    let modules = modules(builds.into_iter(), &mut files);
-    SourceTree { files, modules, aliases, ..SourceTree::default() }.note_scripts()
+    let texts = sorted(builds);
+    let modules = modules(&texts, &mut files);
+    SourceTree { files, modules, ..SourceTree::default() }.note_scripts(&texts)
 }
 
 #[derive(Default)]
@@ -209,23 +209,14 @@ fn read(root: &Path, path: &str, language: Language) -> Outcome {
 }
 
 fn is_configuration(path: &str) -> bool {
-    Build::is_file(path) || aliases::is_file(path) || app_settings::is_file(path)
+    Build::is_file(path) || scripts::is_configuration(path) || app_settings::is_file(path)
 }
 
-/// Short names, and the texts of build files.
-fn configured(texts: impl Iterator<Item = (String, String)>) -> (Vec<Alias>, Vec<(String, String)>) {
-    let mut texts: Vec<(String, String)> = texts.collect();
-    // Not in the order in which a disk happens to list them.
+/// Configurations by path, not in the order in which a disk happens to list them.
+fn sorted(texts: impl IntoIterator<Item = (String, String)>) -> Vec<(String, String)> {
+    let mut texts: Vec<(String, String)> = texts.into_iter().collect();
     texts.sort();
-    let (builds, others): (Vec<_>, Vec<_>) = texts.into_iter().partition(|(path, _)| Build::is_file(path));
-    let (settings, others): (Vec<_>, Vec<_>) =
-        others.into_iter().partition(|(path, _)| app_settings::is_file(path));
-    let mut builds = builds;
-    builds.extend(settings);
-    let mut found: Vec<Alias> = others.iter().flat_map(|(path, text)| aliases::read(path, text)).collect();
-    // Those of the innermost folder count first.
-    found.sort_by_key(|alias| std::cmp::Reverse(alias.folder.len()));
-    (found, builds)
+    texts
 }
 
 fn folder_of(path: &str) -> &str {
@@ -234,16 +225,17 @@ fn folder_of(path: &str) -> &str {
 
 /// Gives every file the module with the longest matching folder. Files outside of any build file's
 /// folder belong to a module at the root.
-fn modules(builds: impl Iterator<Item = (String, String)>, files: &mut [SourceFile]) -> Vec<ModuleInfo> {
-    let (settings, builds): (Vec<_>, Vec<_>) = builds.partition(|(path, _)| app_settings::is_file(path));
-    let checked = settings.iter().filter(|(_, text)| app_settings::checks_paths(text));
+fn modules(texts: &[(String, String)], files: &mut [SourceFile]) -> Vec<ModuleInfo> {
+    let settings = texts.iter().filter(|(path, _)| app_settings::is_file(path));
+    let checked = settings.filter(|(_, text)| app_settings::checks_paths(text));
     let checked: Vec<&str> = checked.map(|(path, _)| folder_of(path)).collect();
-    let mut modules: Vec<ModuleInfo> = builds
-        .into_iter()
+    let mut modules: Vec<ModuleInfo> = texts
+        .iter()
+        .filter(|(path, _)| Build::is_file(path))
         .map(|(path, text)| {
-            let folder = folder_of(&path);
+            let folder = folder_of(path);
             let checks_paths = checked.contains(&folder);
-            ModuleInfo { path: folder.to_owned(), build: Build { checks_paths, ..Build::read(&path, &text) } }
+            ModuleInfo { path: folder.to_owned(), build: Build { checks_paths, ..Build::read(path, text) } }
         })
         .collect();
     modules.sort_by(|a, b| (&a.path, a.build.tool).cmp(&(&b.path, b.build.tool)));
@@ -275,6 +267,9 @@ mod tests {
             ("package.json", "{ \"name\": \"barn\", \"dependencies\": { \"expo-router\": \"3\" } }"),
             ("build.gradle", "android { namespace \"barn.app\" }"),
             ("tsconfig.json", "{ \"compilerOptions\": { \"paths\": { \"@/*\": [\"src/*\"] } } }"),
+            ("src/shelf.js", ""),
+            ("lib/shelf.js", ""),
+            ("index.js", ""),
             ("babel.config.js", "module.exports = { plugins: [['x', { alias: { '@/': 'lib/' } }]] };"),
         ]
         .map(|(path, text)| (path.to_owned(), text.to_owned()))
@@ -288,6 +283,10 @@ mod tests {
         assert_eq!(build.namespace.as_deref(), Some("barn.app"));
         assert_eq!(build.depends_on, ["expo-router"]);
         assert_eq!(build, &other.modules[0].build);
-        assert_eq!(one.aliases, other.aliases);
+        let found = |sources: &SourceTree| {
+            let entries = |_: &str, _: &str| vec![("@/".to_owned(), "lib/".to_owned())];
+            sources.library(&sources.files[0], "@/shelf", entries)
+        };
+        assert_eq!((found(&one), found(&other)), ("lib/shelf".to_owned(), "lib/shelf".to_owned()));
     }
 }

@@ -100,7 +100,7 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
 }
 
 /// The entries of an object that a script writes out under a name, where both sides are plain text.
-pub(crate) fn text_entries(text: &str, name: &str) -> Vec<(String, String)> {
+fn text_entries(text: &str, name: &str) -> Vec<(String, String)> {
     let (body, _) = script::parse(text, true);
     let Body::Code(tree) = body else { return Vec::new() };
     let plain = |id: Id| match tree.kind(id) {
@@ -120,14 +120,6 @@ pub(crate) fn text_entries(text: &str, name: &str) -> Vec<(String, String)> {
         _ => None,
     });
     inner.flatten().filter_map(|entry| Some((plain(entry.key?)?, plain(entry.value)?))).collect()
-}
-
-/// The texts of all elements of a name in an XML document.
-pub(crate) fn text_of_elements(text: &str, name: &str) -> Vec<String> {
-    let (body, _) = markup::parse(text);
-    let Body::Markup(markup) = body else { return Vec::new() };
-    let named = markup.elements().filter(|(_, element)| element.name == name);
-    named.map(|(_, element)| element.text.trim().to_owned()).collect()
 }
 
 /// Puts libraries in the place of the modules that a Python or kv file names: what is imported by name
@@ -160,13 +152,15 @@ fn name_libraries(tree: &mut Tree, library: &str, file: &SourceFile, sources: &S
         import.path = match (&import.name, import.path.rsplit_once('.')) {
             // A name of another file, or of this one under another.
             (Some(_), Some((script::SELF, name))) => format!("{library}.{name}").into(),
-            (Some(_), Some((uri, name))) => format!("{}.{name}", sources.library(file, uri)).into(),
-            _ => sources.library(file, &import.path).into(),
+            (Some(_), Some((uri, name))) => {
+                format!("{}.{name}", sources.library(file, uri, text_entries)).into()
+            }
+            _ => sources.library(file, &import.path, text_entries).into(),
         };
     }
     tree.package = match (tree.is_part, tree.package.is_empty()) {
         (false, _) => library.into(),
-        (true, false) => sources.library(file, &tree.package).into(),
+        (true, false) => sources.library(file, &tree.package, text_entries).into(),
         // The older form names no file: generated parts are called like theirs.
         (true, true) => library.rsplit_once('.').map_or(library, |(before, _)| before).into(),
     };

@@ -17,7 +17,7 @@ mod tests;
 
 use crate::facts::{Choice, Facts, Names, Space, Ways};
 use crate::model::Style;
-use crate::recover::StyleRecoverer;
+use crate::recover::{Saying, StyleRecoverer};
 use crate::source::Language;
 use crate::values::Values;
 
@@ -46,6 +46,10 @@ pub(super) const RECOVERER: StyleRecoverer = StyleRecoverer {
     recover,
     ways: Ways { names: Names::Text, choice: Choice::FirstOfAName(Space::Container), ..Ways::PLAIN },
     joins: &[arguments::JOIN],
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "A screen manager knows its own screens only (kivy.org, \"Screen Manager\").",
+    }],
     ..StyleRecoverer::SHARED
 };
 

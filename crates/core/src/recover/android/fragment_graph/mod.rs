@@ -19,7 +19,7 @@ mod tests;
 use crate::facts::{Facts, Names, Ways};
 use crate::model::Style;
 use crate::recover::android::{SPEAKS, WAYS};
-use crate::recover::{StyleRecoverer, resource};
+use crate::recover::{Saying, StyleRecoverer, resource};
 use crate::source::Resource;
 use crate::values::Values;
 
@@ -40,6 +40,10 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     recover,
     ways: Ways { names: Names::Ids, ..WAYS },
     joins: &[hosts::JOIN, menus::JOIN],
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "A controller looks for an id among the actions of the current destination and in the graphs around it (developer.android.com, \"Navigate to a destination\"). What it does not find there stops the app.",
+    }],
     ..StyleRecoverer::SHARED
 };
 

@@ -15,7 +15,7 @@ use crate::facts::{
 };
 use crate::model::{RouteKind, Style};
 use crate::recover::apple::WAYS;
-use crate::recover::{StyleRecoverer, code};
+use crate::recover::{Saying, StyleRecoverer, code};
 use crate::source::Language;
 use crate::syntax::Tree;
 use crate::values::{Expr, Ref, Values};
@@ -30,6 +30,10 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     words: &["performSegue", "UIStoryboard", "UIStoryboardSegue"],
     recover,
     ways: Ways { names: Names::Text, ..WAYS },
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "A storyboard looks for an identifier among its own scenes, and a scene for a segue among its own.",
+    }],
     ..StyleRecoverer::SHARED
 };
 

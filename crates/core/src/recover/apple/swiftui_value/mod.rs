@@ -15,8 +15,8 @@ mod targets;
 use super::{SPEAKS, is_ours};
 use crate::facts::{Facts, Names, Passes, Ways};
 use crate::model::Style;
-use crate::recover::StyleRecoverer;
 use crate::recover::apple::WAYS;
+use crate::recover::{Saying, StyleRecoverer};
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -42,6 +42,10 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     ],
     recover,
     ways: Ways { names: Names::Types, passes: Passes::Checked, ..WAYS },
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "A stack looks for a value's type among what is registered on the view of the link and on those below it, down to the stack's root (developer.apple.com, \"navigationDestination(for:destination:)\").",
+    }],
     ..StyleRecoverer::SHARED
 };
 

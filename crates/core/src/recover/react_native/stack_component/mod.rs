@@ -13,8 +13,8 @@ use super::SPEAKS;
 use super::stack_config::is_older;
 use crate::facts::{Facts, Passes, Ways};
 use crate::model::Style;
-use crate::recover::StyleRecoverer;
 use crate::recover::react_native::WAYS;
+use crate::recover::{Saying, StyleRecoverer};
 use crate::values::Values;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -23,6 +23,10 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     words: &["@react-navigation/", "navigation.", "navigation }", "navigation,"],
     recover,
     ways: Ways { passes: Passes::Loosely, ..WAYS },
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "A navigator looks for a name in itself and in those around it: since version 7 not in those inside of others, though they may be on screen (reactnavigation.org, \"Upgrading from 6.x\"). It still finds such a screen from inside its own navigator, by the nested form that names each navigator on the way, by a parent or a reference to the container, by `navigateDeprecated`, and where the container is told to look inside; up to version 6 it looks inside of what is on screen. None of these is reported, nor are calls whose screen is not known.",
+    }],
     ..StyleRecoverer::SHARED
 };
 

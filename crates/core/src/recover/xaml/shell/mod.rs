@@ -11,8 +11,8 @@ mod shells;
 use super::SPEAKS;
 use crate::facts::{Choice, Facts, Space, Ways};
 use crate::model::Style;
-use crate::recover::StyleRecoverer;
 use crate::recover::xaml::WAYS;
+use crate::recover::{Saying, StyleRecoverer};
 use crate::source::Language;
 use crate::values::Values;
 
@@ -31,6 +31,10 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     ],
     recover,
     ways: Ways { choice: Choice::FirstOfAName(Space::Container), ..WAYS },
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "A shell takes its content by absolute addresses alone, and a registered page by relative ones, or behind content (learn.microsoft.com, \"Shell navigation\").",
+    }],
     ..StyleRecoverer::SHARED
 };
 

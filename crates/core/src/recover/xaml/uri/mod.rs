@@ -19,8 +19,8 @@ pub(super) use targets::unescaped;
 use super::SPEAKS;
 use crate::facts::{Choice, Facts, Ways};
 use crate::model::Style;
-use crate::recover::StyleRecoverer;
 use crate::recover::xaml::WAYS;
+use crate::recover::{Saying, StyleRecoverer};
 use crate::source::Language;
 use crate::values::Values;
 
@@ -43,6 +43,10 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     recover,
     ways: Ways { choice: Choice::InOrder, ..WAYS },
     joins: &[mapped::JOIN],
+    says: &[Saying {
+        rule: "out-of-scope-route",
+        why: "An address that names no assembly is one of its own project.",
+    }],
     ..StyleRecoverer::SHARED
 };
 
