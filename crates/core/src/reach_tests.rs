@@ -6,16 +6,7 @@ use crate::network::Network;
 use crate::reach::reach;
 
 const BARN: &str = r#"
-//- AndroidManifest.xml
-<manifest xmlns:android="http://schemas.android.com/apk/res/android" package="barn"><application>
-  <activity android:name=".MainActivity"><intent-filter>
-    <action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/>
-  </intent-filter></activity>
-</application></manifest>
-//- res/layout/main.xml
-<androidx.fragment.app.FragmentContainerView xmlns:android="http://schemas.android.com/apk/res/android"
-    xmlns:app="http://schemas.android.com/apk/res-auto" android:id="@+id/host" app:navGraph="@navigation/main"
-    android:name="androidx.navigation.fragment.NavHostFragment"/>
+//- minimal: launcher, host
 //- res/navigation/main.xml
 <navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
     android:id="@+id/main" app:startDestination="@id/shelf">

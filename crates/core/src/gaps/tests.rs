@@ -14,10 +14,7 @@ const OLD: &str = r#"
   </intent-filter></activity>
   <activity android:name=".ScanActivity"/>
 </application></manifest>
-//- res/layout/main.xml
-<androidx.fragment.app.FragmentContainerView xmlns:android="http://schemas.android.com/apk/res/android"
-    xmlns:app="http://schemas.android.com/apk/res-auto" android:id="@+id/host" app:navGraph="@navigation/main"
-    android:name="androidx.navigation.fragment.NavHostFragment"/>
+//- minimal: host
 //- res/navigation/main.xml
 <navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
     android:id="@+id/main" app:startDestination="@id/shelf">

@@ -2,6 +2,7 @@
 
 use crate::fixture;
 use crate::model::{Document, Place};
+use expect_test::Expect;
 
 /// Scans a fixture.
 pub(crate) fn scanned(app: &str) -> Document {
@@ -84,10 +85,8 @@ pub(crate) fn results(document: &Document) -> String {
     lines.collect::<Vec<_>>().join("\n")
 }
 
-/// Compares a listing with what is expected, indents left aside.
+/// Compares a listing with what is expected. `UPDATE_EXPECT=1` writes what is found in its place.
 #[track_caller]
-pub(crate) fn lists(found: &str, expected: &str) {
-    let trimmed: Vec<&str> = expected.lines().map(str::trim).filter(|line| !line.is_empty()).collect();
-    let expected = trimmed.join("\n");
-    assert!(found == expected, "found:\n{found}\n\nexpected:\n{expected}");
+pub(crate) fn lists(found: &str, expected: Expect) {
+    expected.assert_eq(found);
 }

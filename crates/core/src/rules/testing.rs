@@ -5,8 +5,7 @@
 //! marks of a rule must be all that it reports: one too many fails as one too few does.
 
 use crate::model::Severity;
-use crate::source::Language;
-use crate::{SETTINGS_FILE, Scan, fixture};
+use crate::{Scan, fixture};
 
 /// A place, and what is said there.
 #[derive(Debug, PartialEq, Eq, PartialOrd, Ord)]
@@ -19,38 +18,37 @@ struct Mark {
 }
 
 /// Splits a fixture into files, marks taken out.
-fn split(app: &str) -> (Vec<(String, String)>, Vec<Mark>) {
-    let mut files: Vec<(String, String)> = Vec::new();
+#[track_caller]
+fn split(app: &str) -> (fixture::Files, Vec<Mark>) {
     let mut marks = Vec::new();
-    for line in app.lines() {
-        if let Some(path) = line.strip_prefix("//- ") {
-            assert!(
-                Language::of(path).is_some() || crate::source::Build::is_file(path) || path == SETTINGS_FILE,
-                "{path} is no file that is read: a silent test would pass on nothing"
-            );
-            files.push((path.to_owned(), String::new()));
-            continue;
-        }
-        let Some((path, text)) = files.last_mut() else { continue };
+    let files = fixture::files(app).into_iter().map(|(path, text)| {
+        let text = without_marks(&path, &text, &mut marks);
+        (path, text)
+    });
+    (files.collect(), marks)
+}
+
+/// A file's text without the lines that mark the one before them.
+fn without_marks(path: &str, marked: &str, marks: &mut Vec<Mark>) -> String {
+    let mut text = String::new();
+    for line in marked.lines() {
         let start = line.trim_start();
-        if start.starts_with("^") {
-            let said = start.trim_start_matches('^').trim();
-            let (rule, words) = said.split_once(':').expect("a mark names a rule and words of its message");
-            let column = (line.chars().count() - start.chars().count()) as u32 + 1;
-            let line = text.lines().count() as u32;
-            marks.push(Mark {
-                file: path.clone(),
-                line,
-                column,
-                rule: rule.to_owned(),
-                words: words.trim().to_owned(),
-            });
-        } else {
+        if !start.starts_with('^') {
             text.push_str(line);
             text.push('\n');
+            continue;
         }
+        let said = start.trim_start_matches('^').trim();
+        let (rule, words) = said.split_once(':').expect("a mark names a rule and words of its message");
+        marks.push(Mark {
+            file: path.to_owned(),
+            line: text.lines().count() as u32,
+            column: (line.chars().count() - start.chars().count()) as u32 + 1,
+            rule: rule.to_owned(),
+            words: words.trim().to_owned(),
+        });
     }
-    (files, marks)
+    text
 }
 
 /// Runs all rules over a fixture and compares what one of them reports with the marks.

@@ -19,6 +19,8 @@ pub use language::{Language, Resource};
 pub use library::{library_of, target_of};
 pub use text::Text;
 pub(crate) use text::words;
+#[cfg(test)]
+pub(crate) use walk::is_read;
 pub use walk::{discover, discover_without, from_texts};
 
 use crate::model::Skipped;

@@ -208,6 +208,12 @@ fn read(root: &Path, path: &str, language: Language) -> Outcome {
     Outcome::Read(Box::new(file), trouble)
 }
 
+/// Whether a file at a path is read, as source or as a configuration.
+#[cfg(test)]
+pub(crate) fn is_read(path: &str) -> bool {
+    Language::of(path).is_some() || is_configuration(path)
+}
+
 fn is_configuration(path: &str) -> bool {
     Build::is_file(path) || scripts::is_configuration(path) || app_settings::is_file(path)
 }

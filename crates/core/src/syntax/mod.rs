@@ -19,16 +19,6 @@ mod swift;
 mod tree;
 
 #[cfg(test)]
-mod csharp_tests;
-#[cfg(test)]
-mod dart_tests;
-#[cfg(test)]
-mod python_tests;
-#[cfg(test)]
-mod script_tests;
-#[cfg(test)]
-mod swift_tests;
-#[cfg(test)]
 mod tests;
 
 pub use idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};

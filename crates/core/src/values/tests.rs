@@ -3,6 +3,7 @@
 use super::{Datum, Expr, Program, Value, Values};
 use crate::source::from_texts;
 use crate::syntax;
+use expect_test::{Expect, expect};
 
 fn shown(fixture: &str) -> String {
     let sources = from_texts(crate::fixture::files(fixture));
@@ -39,10 +40,8 @@ fn written(value: &Value, values: Values<'_>) -> String {
 }
 
 #[track_caller]
-fn shows(fixture: &str, expected: &str) {
-    let trimmed: Vec<&str> = expected.lines().map(str::trim).filter(|line| !line.is_empty()).collect();
-    let found = shown(fixture);
-    assert!(found == trimmed.join("\n"), "found:\n{found}");
+fn shows(fixture: &str, expected: Expect) {
+    expected.assert_eq(&shown(fixture));
 }
 
 #[test]
@@ -83,15 +82,16 @@ fun main() {
     show(Missing.KEY)
 }
 "#,
-        r#""top" constant : String
-           "item" constant : String
-           "item/loan" constant : String
-           "deep" constant : String
-           "tag" constant : String
-           "root/child" constant : String
-           ? dynamic : String
-           "item" constant : String
-           ? dynamic : -"#,
+        expect![[r#"
+            "top" constant : String
+            "item" constant : String
+            "item/loan" constant : String
+            "deep" constant : String
+            "tag" constant : String
+            "root/child" constant : String
+            ? dynamic : String
+            "item" constant : String
+            ? dynamic : -"#]],
     );
 }
 
@@ -122,26 +122,25 @@ fun main(id: String, count: Int, any: Any) {
     show('c')
 }
 "#,
-        r#""item/{}" literal : String
-           "item/{}?n={}" literal : String
-           "barn://item/{}" literal : String
-           "barn://x" literal : String
-           "loan/{}/of/{}" literal : String
-           "loan/7" literal : String
-           "loan/{}" literal : String
-           "abarn://" literal : -
-           "$id
-" literal : String
-           "raw {}" literal : String
-           parameter dynamic : String
-           7 literal : Int
-           7 literal : Long
-           1.5f literal : Float
-           true literal : Boolean
-           null literal : -
-           "c" literal : String"#
-            .replace("7 literal : Long", "7L literal : Long")
-            .as_str(),
+        expect![[r#"
+            "item/{}" literal : String
+            "item/{}?n={}" literal : String
+            "barn://item/{}" literal : String
+            "barn://x" literal : String
+            "loan/{}/of/{}" literal : String
+            "loan/7" literal : String
+            "loan/{}" literal : String
+            "abarn://" literal : -
+            "$id
+            " literal : String
+            "raw {}" literal : String
+            parameter dynamic : String
+            7 literal : Int
+            7L literal : Long
+            1.5f literal : Float
+            true literal : Boolean
+            null literal : -
+            "c" literal : String"#]],
     );
 }
 
@@ -172,19 +171,20 @@ fun main(new: Boolean, given: String?, kind: Int) {
     show(local)
 }
 "#,
-        r#""item" literal : String
-           ? dynamic : String
-           "later" literal : String
-           "a" computed | "b" computed : String
-           "one" computed | "two" computed | "many" computed : String
-           parameter dynamic | "none" computed : String
-           "xy" literal : String
-           "x" literal : String
-           "z" literal : String
-           parameter dynamic : String
-           ? dynamic : -
-           "inner" literal : String
-           "item" literal : String"#,
+        expect![[r#"
+            "item" literal : String
+            ? dynamic : String
+            "later" literal : String
+            "a" computed | "b" computed : String
+            "one" computed | "two" computed | "many" computed : String
+            parameter dynamic | "none" computed : String
+            "xy" literal : String
+            "x" literal : String
+            "z" literal : String
+            parameter dynamic : String
+            ? dynamic : -
+            "inner" literal : String
+            "item" literal : String"#]],
     );
 }
 
@@ -229,20 +229,21 @@ package barn;
 enum JavaTab { ONE; static final String K = "k"; }
 class Use { void f() { show(JavaTab.K); show(JavaTab.ONE); } }
 "#,
-        r#""k" constant : String
-           object ONE typed : ONE
-           "shelf" constant : String
-           "Item" constant : String
-           "none" constant : String
-           "item/7" computed : String
-           "shelf?q=saw" computed : String
-           "made/7" constant : String
-           "loans" constant : String
-           "LOANS" computed : -
-           "tab/members" constant : String
-           "fixed" constant : String
-           "shelf" constant : String
-           parameter dynamic : String"#,
+        expect![[r#"
+            "k" constant : String
+            object ONE typed : ONE
+            "shelf" constant : String
+            "Item" constant : String
+            "none" constant : String
+            "item/7" computed : String
+            "shelf?q=saw" computed : String
+            "made/7" constant : String
+            "loans" constant : String
+            "LOANS" computed : -
+            "tab/members" constant : String
+            "fixed" constant : String
+            "shelf" constant : String
+            parameter dynamic : String"#]],
     );
 }
 
@@ -278,16 +279,17 @@ fun main(unknown: String) {
     show(notThere("a"))
 }
 "#,
-        r#""item/7/all" computed : String
-           "item/8/new" computed : String
-           "item/{}/all" computed : String
-           "int/3" computed : String
-           "name/saw" computed : String
-           "first" computed | "second" computed : String
-           "fixed" computed : String
-           "item/9/all" computed : String
-           ? dynamic : String
-           ? dynamic : -"#,
+        expect![[r#"
+            "item/7/all" computed : String
+            "item/8/new" computed : String
+            "item/{}/all" computed : String
+            "int/3" computed : String
+            "name/saw" computed : String
+            "first" computed | "second" computed : String
+            "fixed" computed : String
+            "item/9/all" computed : String
+            ? dynamic : String
+            ? dynamic : -"#]],
     );
 }
 
@@ -308,12 +310,13 @@ fun main(new: Boolean) {
     show(Not.id.shelf)
 }
 "#,
-        "id/shelf resource : Int
-         id/shelf resource : Int
-         navigation/main resource : Int
-         id/a computed | id/b computed : Int
-         id/shelf resource : Int
-         ? dynamic : -",
+        expect![[r#"
+            id/shelf resource : Int
+            id/shelf resource : Int
+            navigation/main resource : Int
+            id/a computed | id/b computed : Int
+            id/shelf resource : Int
+            ? dynamic : -"#]],
     );
 }
 
@@ -350,15 +353,16 @@ class Main(val held: String = "held") : Base() {
     }
 }
 "#,
-        r#""a" constant : String
-           "b" constant : String
-           "top" constant : String
-           "base" constant : String
-           "own" constant : String
-           "own" constant : String
-           "local" literal : String
-           1 computed : -
-           parameter dynamic : String"#,
+        expect![[r#"
+            "a" constant : String
+            "b" constant : String
+            "top" constant : String
+            "base" constant : String
+            "own" constant : String
+            "own" constant : String
+            "local" literal : String
+            1 computed : -
+            parameter dynamic : String"#]],
     );
 }
 
@@ -392,20 +396,21 @@ fun main(holder: Holder, raw: Any) {
     show(holder.maybe?.let { it.child() })
 }
 "#,
-        "parameter dynamic : Model
-         parameter dynamic : Model?
-         parameter dynamic : Model
-         ? dynamic : Model
-         parameter dynamic : Model
-         parameter dynamic : int
-         parameter dynamic : Model
-         parameter dynamic : String
-         parameter dynamic | object Model() computed : Model
-         ? dynamic : Int
-         parameter dynamic : String
-         ? dynamic : Boolean
-         parameter dynamic : Model
-         ? dynamic : Model",
+        expect![[r#"
+            parameter dynamic : Model
+            parameter dynamic : Model?
+            parameter dynamic : Model
+            ? dynamic : Model
+            parameter dynamic : Model
+            parameter dynamic : int
+            parameter dynamic : Model
+            parameter dynamic : String
+            parameter dynamic | object Model() computed : Model
+            ? dynamic : Int
+            parameter dynamic : String
+            ? dynamic : Boolean
+            parameter dynamic : Model
+            ? dynamic : Model"#]],
     );
 }
 
@@ -419,6 +424,6 @@ fn long_chains_of_members_are_followed_to_their_end() {
         &format!(
             "//- A.kt\n{classes}class Step{steps} {{ val name = \"shelf\" }}\nval first = Step0()\nfun f() {{ show(first{chain}.name) }}\n"
         ),
-        "\"shelf\" constant : String",
+        expect![[r#""shelf" constant : String"#]],
     );
 }

@@ -27,8 +27,3 @@ pub(super) mod fragment_swap;
 pub(super) mod library;
 pub(super) mod screens;
 pub(super) mod voyager;
-
-#[cfg(test)]
-mod intent_tests;
-#[cfg(test)]
-mod voyager_tests;

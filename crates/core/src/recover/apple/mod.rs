@@ -42,8 +42,3 @@ fn is_ours(file: u32, values: &Values<'_>) -> bool {
     };
     !hosts.into_iter().any(|module| hosted(&module.path))
 }
-
-#[cfg(test)]
-mod swiftui_tests;
-#[cfg(test)]
-mod uikit_tests;

@@ -14,15 +14,6 @@ pub(super) mod named_table;
 pub(super) mod push_builder;
 pub(super) mod widgets;
 
-#[cfg(test)]
-mod auto_route_tests;
-#[cfg(test)]
-mod go_router_tests;
-#[cfg(test)]
-mod named_table_tests;
-#[cfg(test)]
-mod push_builder_tests;
-
 use crate::source::Language;
 
 /// What Flutter apps are written in.

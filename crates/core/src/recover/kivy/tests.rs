@@ -2,6 +2,7 @@
 
 use crate::recover::testing::{calls, lists, routes, scanned};
 use crate::rules::testing::judged;
+use expect_test::expect;
 
 #[test]
 fn two_managers_with_rules_in_a_file_and_in_a_string() {
@@ -82,21 +83,23 @@ ITEM = "item"
     );
     lists(
         &routes(&document),
-        "*members [screen] -> MembersPage () main.py:10
-         tickets [screen] -> TicketsPage () main.py:12
-         *shelf [screen] -> ShelfPage () main.py:57
-         desk [screen] -> DeskPage () main.py:57
-         item [screen] -> ItemPage (tool_id?: NumericProperty) main.py:59",
+        expect![[r#"
+        *members [screen] -> MembersPage () main.py:10
+        tickets [screen] -> TicketsPage () main.py:12
+        *shelf [screen] -> ShelfPage () main.py:57
+        desk [screen] -> DeskPage () main.py:57
+        item [screen] -> ItemPage (tool_id?: NumericProperty) main.py:59"#]],
     );
     lists(
         &calls(&document),
-        "DeskPage open item literal () kiosk.kv:4
-         ShelfPage open desk literal () kiosk.kv:7
-         MembersPage open tickets literal () main.py:15
-         MembersPage open shelf literal () main.py:17
-         ShelfPage+ItemPage open shelf literal () main.py:22
-         ShelfPage open item constant (tool_id) main.py:29
-         TicketsPage open members computed () main.py:44",
+        expect![[r#"
+        DeskPage open item literal () kiosk.kv:4
+        ShelfPage open desk literal () kiosk.kv:7
+        MembersPage open tickets literal () main.py:15
+        MembersPage open shelf literal () main.py:17
+        ShelfPage+ItemPage open shelf literal () main.py:22
+        ShelfPage open item constant (tool_id) main.py:29
+        TicketsPage open members computed () main.py:44"#]],
     );
 }
 
@@ -265,24 +268,26 @@ WindowManager:
     );
     lists(
         &routes(&document),
-        "detail [screen] -> DetailScreen () main.py:20
-         settings [screen] -> SettingsScreen () my.kv:8
-         *login [screen] -> LoginScreen () my.kv:11
-         home [screen] -> HomeScreen () my.kv:21",
+        expect![[r#"
+        detail [screen] -> DetailScreen () main.py:20
+        settings [screen] -> SettingsScreen () my.kv:8
+        *login [screen] -> LoginScreen () my.kv:11
+        home [screen] -> HomeScreen () my.kv:21"#]],
     );
     lists(
         &calls(&document),
-        "LoginScreen open home literal () main.py:12
-         LoginScreen open home literal () main.py:13
-         LoginScreen open settings literal () main.py:14
-         HomeScreen open login literal () main.py:19
-         HomeScreen replace detail typed () main.py:20
-         - open home literal () main.py:43
-         - open undeclared literal () main.py:44
-         LoginScreen open home constant () my.kv:15
-         LoginScreen open settings literal () my.kv:18
-         HomeScreen open settings|login computed () my.kv:23
-         HomeScreen open settings computed () my.kv:25",
+        expect![[r#"
+        LoginScreen open home literal () main.py:12
+        LoginScreen open home literal () main.py:13
+        LoginScreen open settings literal () main.py:14
+        HomeScreen open login literal () main.py:19
+        HomeScreen replace detail typed () main.py:20
+        - open home literal () main.py:43
+        - open undeclared literal () main.py:44
+        LoginScreen open home constant () my.kv:15
+        LoginScreen open settings literal () my.kv:18
+        HomeScreen open settings|login computed () my.kv:23
+        HomeScreen open settings computed () my.kv:25"#]],
     );
 }
 

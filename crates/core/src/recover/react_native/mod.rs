@@ -15,15 +15,6 @@ pub(super) mod stack_config;
 
 pub(in crate::recover) use components::RECOVERER as COMPONENTS;
 
-#[cfg(test)]
-mod file_route_tests;
-#[cfg(test)]
-mod finding_tests;
-#[cfg(test)]
-mod older_tests;
-#[cfg(test)]
-mod stack_component_tests;
-
 use crate::facts::{Choice, Names, Space, Ways};
 use crate::source::Language;
 use crate::values::Values;

@@ -7,11 +7,6 @@ mod said;
 
 pub(super) mod library;
 
-#[cfg(test)]
-mod shell_tests;
-#[cfg(test)]
-mod uri_tests;
-
 pub(super) mod shell;
 pub(super) mod uri;
 

@@ -9,6 +9,9 @@ mod statements;
 mod strings;
 mod types;
 
+#[cfg(test)]
+mod tests;
+
 use super::code::{self, Lower, child, named, span};
 use super::{Body, Id, Import, Kind, Trouble, TypeName, Variable};
 use smol_str::SmolStr;

@@ -6,6 +6,9 @@ mod idioms;
 mod patterns;
 mod statements;
 
+#[cfg(test)]
+mod tests;
+
 use super::code::{self, Lower, child, named};
 use super::{Body, Id, Import, Kind, Piece, Trouble};
 use tree_sitter::Node;

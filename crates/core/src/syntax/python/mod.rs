@@ -5,6 +5,9 @@ mod expressions;
 mod idioms;
 mod statements;
 
+#[cfg(test)]
+mod tests;
+
 use super::code::{self, Lower, child, named};
 use super::{Body, Id, Import, Kind, Trouble, kv};
 use rustc_hash::FxHashSet;

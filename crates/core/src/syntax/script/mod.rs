@@ -10,6 +10,9 @@ mod patterns;
 mod statements;
 mod types;
 
+#[cfg(test)]
+mod tests;
+
 pub(super) use modules::SELF;
 
 use super::code::{self, Lower, named};

@@ -8,6 +8,9 @@ mod patterns;
 mod statements;
 mod types;
 
+#[cfg(test)]
+mod tests;
+
 use super::code::{self, Lower, child, named};
 use super::{Body, Id, Import, Kind, Trouble, repair};
 use tree_sitter::Node;

@@ -7,6 +7,9 @@ mod intent;
 mod manifest;
 mod reads;
 
+#[cfg(test)]
+mod tests;
+
 use crate::facts::{Facts, Opened, RouteFact, ScreenFact, Shows, Takes, TargetFact, Unknown, Unopened, Ways};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::{SPEAKS, WAYS, screens};

@@ -1,6 +1,7 @@
 //! Both styles in their forms, and what belongs to which screen.
 
 use crate::recover::testing::{calls, lists, reads, results, routes, scanned};
+use expect_test::expect;
 
 /// The findings as `rule file:line`.
 fn findings(document: &crate::model::Document) -> String {
@@ -81,31 +82,35 @@ fun NavGraphBuilder.loansGraph(nav: NavController) {
     ));
     lists(
         &routes(&document),
-        "*MainActivity [activity] -> MainActivity () AndroidManifest.xml:1
-         *shelf [screen] -> ShelfScreen () App.kt:8
-         item/{itemId}?tag={tag} [screen] -> ItemScreen (itemId: Long, tag?: String) <barn://item/{itemId}> App.kt:15
-         confirm [dialog] -> ConfirmDialog () App.kt:27
-         loans [group] -> - () App.kt:34
-         *loans/list [screen] -> LoansScreen () App.kt:35",
+        expect![[r#"
+        *MainActivity [activity] -> MainActivity () AndroidManifest.xml:1
+        *shelf [screen] -> ShelfScreen () App.kt:8
+        item/{itemId}?tag={tag} [screen] -> ItemScreen (itemId: Long, tag?: String) <barn://item/{itemId}> App.kt:15
+        confirm [dialog] -> ConfirmDialog () App.kt:27
+        loans [group] -> - () App.kt:34
+        *loans/list [screen] -> LoansScreen () App.kt:35"#]],
     );
     lists(
         &calls(&document),
-        "ShelfScreen open item/{itemId}?tag={tag} computed (itemId) App.kt:10
-         ShelfScreen open loans constant () App.kt:11
-         ShelfScreen open item/{itemId}?tag={tag} literal (itemId, tag) App.kt:12
-         ItemScreen back - () App.kt:24
-         ConfirmDialog back - () App.kt:27
-         LoansScreen back-to shelf constant () App.kt:35",
+        expect![[r#"
+        ShelfScreen open item/{itemId}?tag={tag} computed (itemId) App.kt:10
+        ShelfScreen open loans constant () App.kt:11
+        ShelfScreen open item/{itemId}?tag={tag} literal (itemId, tag) App.kt:12
+        ItemScreen back - () App.kt:24
+        ConfirmDialog back - () App.kt:27
+        LoansScreen back-to shelf constant () App.kt:35"#]],
     );
     lists(
         &reads(&document),
-        "ItemScreen itemId Long App.kt:23
-         ItemScreen tag String App.kt:24",
+        expect![[r#"
+        ItemScreen itemId Long App.kt:23
+        ItemScreen tag String App.kt:24"#]],
     );
     lists(
         &findings(&document),
-        "hard-coded-route App.kt:12
-         orphan-screen App.kt:27",
+        expect![[r#"
+        hard-coded-route App.kt:12
+        orphan-screen App.kt:27"#]],
     );
 }
 
@@ -158,28 +163,31 @@ class RepairModel(handle: SavedStateHandle) : ViewModel() { val ticket = handle.
     ));
     lists(
         &routes(&document),
-        "*MainActivity [activity] -> MainActivity () AndroidManifest.xml:1
-         *Shelf [screen] -> ShelfScreen () App.kt:8
-         Ways.Item [screen] -> ItemScreen (id: Long, tag?: String) <barn://item/{id}?tag={tag}> App.kt:15
-         Ways.Bare [screen] -> BareScreen (id: Long) App.kt:19
-         Ways.Repair [screen] -> RepairScreen (ticket: Ticket) App.kt:20",
+        expect![[r#"
+        *MainActivity [activity] -> MainActivity () AndroidManifest.xml:1
+        *Shelf [screen] -> ShelfScreen () App.kt:8
+        Ways.Item [screen] -> ItemScreen (id: Long, tag?: String) <barn://item/{id}?tag={tag}> App.kt:15
+        Ways.Bare [screen] -> BareScreen (id: Long) App.kt:19
+        Ways.Repair [screen] -> RepairScreen (ticket: Ticket) App.kt:20"#]],
     );
     lists(
         &calls(&document),
-        "ShelfScreen open Ways.Item typed (id) App.kt:9
-         ShelfScreen open Shelf|Ways.Item computed (id, tag) App.kt:10
-         ShelfScreen open undeclared typed (id) App.kt:11
-         ShelfScreen open Ways.Bare typed (id) App.kt:12
-         ShelfScreen open Ways.Repair typed (ticket) App.kt:13
-         ItemScreen back-to Shelf typed () App.kt:17",
+        expect![[r#"
+        ShelfScreen open Ways.Item typed (id) App.kt:9
+        ShelfScreen open Shelf|Ways.Item computed (id, tag) App.kt:10
+        ShelfScreen open undeclared typed (id) App.kt:11
+        ShelfScreen open Ways.Bare typed (id) App.kt:12
+        ShelfScreen open Ways.Repair typed (ticket) App.kt:13
+        ItemScreen back-to Shelf typed () App.kt:17"#]],
     );
     lists(
         &findings(&document),
-        "undeclared-route App.kt:11
-         wiring-slip App.kt:19
-         wiring-slip App.kt:20
-         argument-unread Routes.kt:5
-         argument-unread Routes.kt:8",
+        expect![[r#"
+        undeclared-route App.kt:11
+        wiring-slip App.kt:19
+        wiring-slip App.kt:20
+        argument-unread Routes.kt:5
+        argument-unread Routes.kt:8"#]],
     );
 }
 
@@ -222,18 +230,19 @@ fun NavGraphBuilder.forgotten(nav: NavController) { navigation("old/list", "old"
     ));
     lists(
         &findings(&document),
-        "hard-coded-route App.kt:6
-         argument-missing App.kt:8
-         hard-coded-route App.kt:8
-         undeclared-route App.kt:9
-         argument-type App.kt:10
-         hard-coded-route App.kt:10
-         argument-unknown App.kt:11
-         hard-coded-route App.kt:11
-         duplicate-route App.kt:15
-         orphan-screen App.kt:16
-         host-unwired App.kt:22
-         orphan-screen App.kt:27",
+        expect![[r#"
+        hard-coded-route App.kt:6
+        argument-missing App.kt:8
+        hard-coded-route App.kt:8
+        undeclared-route App.kt:9
+        argument-type App.kt:10
+        hard-coded-route App.kt:10
+        argument-unknown App.kt:11
+        hard-coded-route App.kt:11
+        duplicate-route App.kt:15
+        orphan-screen App.kt:16
+        host-unwired App.kt:22
+        orphan-screen App.kt:27"#]],
     );
 }
 
@@ -268,11 +277,12 @@ object Paths { const val HOME = "home"; const val HELP = "help"; const val PANE 
     ));
     lists(
         &calls(&document),
-        "HomeScreen open help constant () App.kt:8
-         PaneScreen open more constant () App.kt:16
-         PaneScreen open home constant () App.kt:16",
+        expect![[r#"
+        HomeScreen open help constant () App.kt:8
+        PaneScreen open more constant () App.kt:16
+        PaneScreen open home constant () App.kt:16"#]],
     );
-    lists(&findings(&document), "out-of-scope-route App.kt:16");
+    lists(&findings(&document), expect!["out-of-scope-route App.kt:16"]);
 }
 
 #[test]
@@ -317,16 +327,18 @@ fun <T> NavController.finishWith(key: String, value: T) {
     ));
     lists(
         &calls(&document),
-        "MainActivity open loans|shelf computed () App.kt:10
-         ShelfScreen open pick constant () App.kt:14
-         PickScreen back - () App.kt:28",
+        expect![[r#"
+        MainActivity open loans|shelf computed () App.kt:10
+        ShelfScreen open pick constant () App.kt:14
+        PickScreen back - () App.kt:28"#]],
     );
     lists(
         &results(&document),
-        "send picked App.kt:16
-         receive picked App.kt:22",
+        expect![[r#"
+        send picked App.kt:16
+        receive picked App.kt:22"#]],
     );
-    lists(&findings(&document), "hard-coded-key App.kt:16");
+    lists(&findings(&document), expect!["hard-coded-key App.kt:16"]);
 }
 
 #[test]
@@ -377,11 +389,10 @@ class ItemViewModel(handle: SavedStateHandle) : ViewModel() { private val args =
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ItemRoute back - () Main.kt:11
         LoansRoute open help literal () Main.kt:15
-        ShelfRoute+LoansRoute open item/{itemId} literal (itemId) Item.kt:8
-        ",
+        ShelfRoute+LoansRoute open item/{itemId} literal (itemId) Item.kt:8"#]],
     );
-    lists(&reads(&document), "ItemRoute itemId - forced Item.kt:6");
+    lists(&reads(&document), expect!["ItemRoute itemId - forced Item.kt:6"]);
 }

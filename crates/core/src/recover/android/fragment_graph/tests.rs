@@ -1,6 +1,7 @@
 //! The style's forms, old and new, in both languages.
 
 use crate::recover::testing::{calls, lists, reads, results, routes, scanned};
+use expect_test::expect;
 
 const GRAPH: &str = r#"
 //- app/build.gradle
@@ -67,14 +68,15 @@ class ScanActivity : AppCompatActivity() { fun host() { NavHostFragment.create(R
     );
     lists(
         &routes(&document),
-        "*inner [group] -> - () main.xml:4
-         *shelf [screen] -> ShelfFragment (page?: integer) main.xml:5
-         tags [sheet] -> TagSheet () main.xml:7
-         ask [dialog] -> AskDialog () main.xml:8
-         scan [activity] -> ScanActivity (flash?: boolean) main.xml:9
-         custom [screen] -> - () main.xml:10
-         loans_graph [group] -> - () loans.xml:1
-         *loan [screen] -> LoanFragment (at: long) loans.xml:3",
+        expect![[r#"
+        *inner [group] -> - () main.xml:4
+        *shelf [screen] -> ShelfFragment (page?: integer) main.xml:5
+        tags [sheet] -> TagSheet () main.xml:7
+        ask [dialog] -> AskDialog () main.xml:8
+        scan [activity] -> ScanActivity (flash?: boolean) main.xml:9
+        custom [screen] -> - () main.xml:10
+        loans_graph [group] -> - () loans.xml:1
+        *loan [screen] -> LoanFragment (at: long) loans.xml:3"#]],
     );
 }
 
@@ -116,15 +118,20 @@ class MainActivity : AppCompatActivity(R.layout.activity_main) {
 }
 "#,
     );
-    let line = |n: u32, to: &str| format!("ShelfFragment open {to} resource () Screens.kt:{n}\n");
-    let mut expected: String = (12..=20).map(|n| line(n, "item")).collect();
-    expected.push_str(
-        "ShelfFragment back-to shelf resource () Screens.kt:21
-         ShelfFragment back - () Screens.kt:22
-         MainActivity open item resource () Screens.kt:28
-         MainActivity open item resource () Screens.kt:29",
-    );
-    lists(&calls(&document), &expected);
+    lists(&calls(&document), expect![[r#"
+        ShelfFragment open item resource () Screens.kt:12
+        ShelfFragment open item resource () Screens.kt:13
+        ShelfFragment open item resource () Screens.kt:14
+        ShelfFragment open item resource () Screens.kt:15
+        ShelfFragment open item resource () Screens.kt:16
+        ShelfFragment open item resource () Screens.kt:17
+        ShelfFragment open item resource () Screens.kt:18
+        ShelfFragment open item resource () Screens.kt:19
+        ShelfFragment open item resource () Screens.kt:20
+        ShelfFragment back-to shelf resource () Screens.kt:21
+        ShelfFragment back - () Screens.kt:22
+        MainActivity open item resource () Screens.kt:28
+        MainActivity open item resource () Screens.kt:29"#]]);
 }
 
 #[test]
@@ -168,17 +175,18 @@ public class JavaFragment extends Fragment {
     );
     lists(
         &calls(&document),
-        "JavaFragment open item generated (copies, item_id) JavaFragment.java:7
-         JavaFragment open item resource (copies, item_id) JavaFragment.java:8
-         ShelfFragment open item resource (copies, item_id) Screens.kt:9
-         ShelfFragment open item resource (item_id) Screens.kt:10
-         ShelfFragment open item resource (copies, item_id) Screens.kt:11
-         ShelfFragment open item resource (item_id) Screens.kt:12
-         ShelfFragment open item resource (item_id) Screens.kt:13
-         ShelfFragment open item generated (copies, item_id) Screens.kt:14
-         ShelfFragment open item generated (item_id) Screens.kt:16
-         ShelfFragment link item literal (copies, item_id) Screens.kt:17
-         ShelfFragment link item literal (item_id) Screens.kt:18",
+        expect![[r#"
+        JavaFragment open item generated (copies, item_id) JavaFragment.java:7
+        JavaFragment open item resource (copies, item_id) JavaFragment.java:8
+        ShelfFragment open item resource (copies, item_id) Screens.kt:9
+        ShelfFragment open item resource (item_id) Screens.kt:10
+        ShelfFragment open item resource (copies, item_id) Screens.kt:11
+        ShelfFragment open item resource (item_id) Screens.kt:12
+        ShelfFragment open item resource (item_id) Screens.kt:13
+        ShelfFragment open item generated (copies, item_id) Screens.kt:14
+        ShelfFragment open item generated (item_id) Screens.kt:16
+        ShelfFragment link item literal (copies, item_id) Screens.kt:17
+        ShelfFragment link item literal (item_id) Screens.kt:18"#]],
     );
 }
 
@@ -225,13 +233,14 @@ class Rows(private val onRow: (String) -> Unit) : RecyclerView.Adapter<Holder>()
     );
     lists(
         &calls(&document),
-        "ItemFragment open item resource (item_id) Nav.kt:9
-         - open shelf resource () Nav.kt:10
-         ShelfFragment open shelf resource () Screens.kt:5
-         ShelfFragment open item resource (item_id) Screens.kt:8
-         ShelfFragment open item generated (item_id) Screens.kt:10
-         ShelfFragment open item resource () Screens.kt:11
-         ShelfFragment open item resource () Screens.kt:12",
+        expect![[r#"
+        ItemFragment open item resource (item_id) Nav.kt:9
+        - open shelf resource () Nav.kt:10
+        ShelfFragment open shelf resource () Screens.kt:5
+        ShelfFragment open item resource (item_id) Screens.kt:8
+        ShelfFragment open item generated (item_id) Screens.kt:10
+        ShelfFragment open item resource () Screens.kt:11
+        ShelfFragment open item resource () Screens.kt:12"#]],
     );
 }
 
@@ -276,16 +285,17 @@ public class JavaFragment extends Fragment {
     );
     lists(
         &reads(&document),
-        "ItemFragment item_id - JavaFragment.java:4
-         JavaFragment copies Int JavaFragment.java:6
-         ItemFragment item_id - Screens.kt:8
-         ItemFragment copies - Screens.kt:9
-         ItemFragment item_id String Screens.kt:11
-         ItemFragment copies Int Screens.kt:12
-         ItemFragment item_id String forced Screens.kt:13
-         ItemFragment item_id - Screens.kt:19
-         ItemFragment copies - forced Screens.kt:20
-         ItemFragment copies Int Screens.kt:21",
+        expect![[r#"
+        ItemFragment item_id - JavaFragment.java:4
+        JavaFragment copies Int JavaFragment.java:6
+        ItemFragment item_id - Screens.kt:8
+        ItemFragment copies - Screens.kt:9
+        ItemFragment item_id String Screens.kt:11
+        ItemFragment copies Int Screens.kt:12
+        ItemFragment item_id String forced Screens.kt:13
+        ItemFragment item_id - Screens.kt:19
+        ItemFragment copies - forced Screens.kt:20
+        ItemFragment copies Int Screens.kt:21"#]],
     );
 }
 
@@ -327,14 +337,15 @@ public class JavaFragment extends Fragment {
     );
     lists(
         &results(&document),
-        "send a JavaFragment.java:4
-         send c JavaFragment.java:5
-         receive a Screens.kt:5
-         receive b Screens.kt:6
-         receive c Screens.kt:8
-         send a Screens.kt:15
-         send b Screens.kt:16
-         send c Screens.kt:17",
+        expect![[r#"
+        send a JavaFragment.java:4
+        send c JavaFragment.java:5
+        receive a Screens.kt:5
+        receive b Screens.kt:6
+        receive c Screens.kt:8
+        send a Screens.kt:15
+        send b Screens.kt:16
+        send c Screens.kt:17"#]],
     );
 }
 
@@ -376,8 +387,9 @@ class ItemFragment : Fragment()
     );
     lists(
         &calls(&document),
-        "MenuActivity open item resource () options.xml:1
-         MenuActivity tab shelf resource () rail.xml:1",
+        expect![[r#"
+        MenuActivity open item resource () options.xml:1
+        MenuActivity tab shelf resource () rail.xml:1"#]],
     );
     assert!(
         document.findings.iter().all(|finding| finding.rule != "host-unwired"),
@@ -414,9 +426,10 @@ class Reminder : BroadcastReceiver() {
     );
     lists(
         &calls(&document),
-        "ShelfFragment open shelf|item computed () Screens.kt:6
-         ShelfFragment open shelf|item computed () Screens.kt:7
-         ShelfFragment open dynamic dynamic () Screens.kt:8
-         - link item resource (item_id) Screens.kt:17",
+        expect![[r#"
+        ShelfFragment open shelf|item computed () Screens.kt:6
+        ShelfFragment open shelf|item computed () Screens.kt:7
+        ShelfFragment open dynamic dynamic () Screens.kt:8
+        - link item resource (item_id) Screens.kt:17"#]],
     );
 }

@@ -5,6 +5,9 @@ mod perform;
 mod prepare;
 mod segues;
 
+#[cfg(test)]
+mod tests;
+
 use super::controllers::{parameters, site_in};
 use super::is_ours;
 use super::pages::{What, board_of, page};

@@ -12,6 +12,9 @@ mod stacks;
 mod tabs;
 mod targets;
 
+#[cfg(test)]
+mod tests;
+
 use super::{SPEAKS, is_ours};
 use crate::facts::{Facts, Names, Passes, Ways};
 use crate::model::Style;

@@ -10,6 +10,9 @@ mod roots;
 mod stackless;
 mod titles;
 
+#[cfg(test)]
+mod tests;
+
 use super::controllers::{is_controller, parameters};
 use super::initialiser;
 use super::pages::{Page, What, board_of, initial_of, page};

@@ -6,6 +6,9 @@ mod names;
 mod router;
 mod stale;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use crate::facts::{Choice, Facts, Names, Ways};
 use crate::model::Style;

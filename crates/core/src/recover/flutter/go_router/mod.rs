@@ -7,6 +7,9 @@ mod stale;
 mod tree;
 mod typed;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use crate::facts::{Choice, Facts, Names, Ways};
 use crate::model::Style;

@@ -8,6 +8,9 @@ mod generator;
 mod names;
 mod table;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use super::bag::Bag;
 use crate::facts::{Addresses, Choice, Facts, Names, Ways};

@@ -3,6 +3,9 @@
 
 mod containers;
 
+#[cfg(test)]
+mod tests;
+
 use super::builder::{Leaves, Shown, callback, class_at, leaves};
 use super::navigator::{NavigatorCall, calls, named};
 use super::{SPEAKS, results};

@@ -7,6 +7,9 @@ mod paths;
 mod reads;
 mod redirects;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use crate::facts::{Facts, Names, Ways};
 use crate::model::Style;

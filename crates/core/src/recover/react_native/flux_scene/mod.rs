@@ -5,6 +5,9 @@ mod calls;
 mod props;
 mod scenes;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use crate::facts::{Choice, Facts, Space, Ways};
 use crate::model::Style;

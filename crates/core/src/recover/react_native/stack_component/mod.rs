@@ -9,6 +9,11 @@ mod reads;
 pub(super) mod routes;
 pub(super) mod tree;
 
+#[cfg(test)]
+mod finding_tests;
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use super::stack_config::is_older;
 use crate::facts::{Facts, Passes, Ways};

@@ -4,6 +4,9 @@
 mod objects;
 mod reads;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use super::stack_component::calls;
 use crate::facts::{Facts, Passes, Ways};

@@ -8,6 +8,9 @@ mod receives;
 mod registered;
 mod shells;
 
+#[cfg(test)]
+mod tests;
+
 use super::SPEAKS;
 use crate::facts::{Choice, Facts, Space, Ways};
 use crate::model::Style;

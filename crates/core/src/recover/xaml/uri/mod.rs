@@ -13,6 +13,11 @@ mod starts;
 mod targets;
 mod typed;
 
+#[cfg(test)]
+mod tests;
+#[cfg(test)]
+mod typed_tests;
+
 pub(super) use queries::{Pair, split};
 pub(super) use targets::unescaped;
 

@@ -1,6 +1,7 @@
 //! `push-builder` as apps write it.
 
 use crate::recover::testing::{calls, lists, results, routes, scanned};
+use expect_test::expect;
 
 /// An app that shows the shelf, over what a test declares.
 fn app(rest: &str) -> String {
@@ -80,22 +81,20 @@ class LoanPage extends StatelessWidget {
 "));
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         ItemPage [screen] -> ItemPage (id: String, note?: String) item_page.dart:2
         LoanPage [screen] -> LoanPage (loanId: String, copies?: int) loan_page.dart:2
-        *ShelfPage [screen] -> ShelfPage () shelf_page.dart:5
-        ",
+        *ShelfPage [screen] -> ShelfPage () shelf_page.dart:5"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ItemPage back - () item_page.dart:8
         ShelfPage open ItemPage typed (id) shelf_page.dart:13
         ShelfPage replace LoanPage typed (copies, loanId) shelf_page.dart:20
         ShelfPage back-to - () shelf_page.dart:23
         ShelfPage open ItemPage typed (id) shelf_page.dart:24
-        ShelfPage reset ItemPage typed (id, note) shelf_page.dart:30
-        ",
+        ShelfPage reset ItemPage typed (id, note) shelf_page.dart:30"#]],
     );
 }
 
@@ -156,13 +155,12 @@ class Shortcut extends StatelessWidget {
 "));
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfPage open ItemPage typed (id) item_page.dart:22
         ShelfPage open ItemPage typed (id) shelf_page.dart:8
         ShelfPage open ItemPage typed (id) shelf_page.dart:9
         ShelfPage open ItemPage typed (id) shelf_page.dart:10
-        ShelfPage open ItemPage typed (id) shelf_page.dart:11
-        ",
+        ShelfPage open ItemPage typed (id) shelf_page.dart:11"#]],
     );
 }
 
@@ -209,21 +207,19 @@ class SortSheet extends StatelessWidget {
 "));
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfPage [screen] -> ShelfPage () shelf_page.dart:3
         SureDialog [dialog] -> SureDialog (what: String) shelf_page.dart:22
-        SortSheet [sheet] -> SortSheet (current: String) shelf_page.dart:31
-        ",
+        SortSheet [sheet] -> SortSheet (current: String) shelf_page.dart:31"#]],
     );
     lists(
         &results(&document),
-        "
+        expect![[r#"
         receive SureDialog shelf_page.dart:6
         receive SortSheet shelf_page.dart:13
         send SureDialog shelf_page.dart:27
         send SureDialog shelf_page.dart:28
-        send SortSheet shelf_page.dart:35
-        ",
+        send SortSheet shelf_page.dart:35"#]],
     );
 }
 
@@ -268,12 +264,11 @@ class SignInPage extends StatelessWidget {
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfPage [screen] -> ShelfPage () pages.dart:4
-        *SignInPage [screen] -> SignInPage () pages.dart:16
-        ",
+        *SignInPage [screen] -> SignInPage () pages.dart:16"#]],
     );
-    lists(&calls(&document), "SignInPage back - () pages.dart:21");
+    lists(&calls(&document), expect!["SignInPage back - () pages.dart:21"]);
 }
 
 #[test]
@@ -316,15 +311,14 @@ class HelpPage extends StatelessWidget { const HelpPage({super.key}); @override 
 "));
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfPage [screen] -> ShelfPage () shelf_page.dart:3
         *ToolsPage [tab] -> ToolsPage () tabs.dart:2
         LoansPage [tab] -> LoansPage (member: String) tabs.dart:7
         *NewTab [tab] -> NewTab () tabs.dart:13
         OldTab [tab] -> OldTab () tabs.dart:14
-        HelpPage [screen] -> HelpPage () tabs.dart:16
-        ",
+        HelpPage [screen] -> HelpPage () tabs.dart:16"#]],
     );
-    lists(&calls(&document), "LoansPage open HelpPage typed () tabs.dart:11");
+    lists(&calls(&document), expect!["LoansPage open HelpPage typed () tabs.dart:11"]);
     assert!(document.findings.iter().all(|f| f.rule != "unreachable-route" && f.rule != "orphan-screen"));
 }

@@ -1,6 +1,9 @@
 //! `voyager`: screens and tabs that are classes, pushed onto a navigator as objects. Behaviour follows
 //! the library's own documentation at voyager.adriel.cafe.
 
+#[cfg(test)]
+mod tests;
+
 use super::code;
 use crate::facts::{
     At, CallFact, ContainerFact, ContainerKey, Facts, MissingStep, Overruled, ReadFact, RouteFact,

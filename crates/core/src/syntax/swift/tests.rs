@@ -1,6 +1,6 @@
 //! What Swift's lens makes of each construct.
 
-use super::tests::sketched;
+use crate::syntax::tests::sketched;
 
 #[track_caller]
 fn swift(text: &str, expected: &str) {

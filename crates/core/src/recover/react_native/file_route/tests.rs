@@ -1,6 +1,7 @@
 //! `file-route` as apps write it.
 
 use crate::recover::testing::{calls, lists, reads, routes, scanned};
+use expect_test::expect;
 
 const APP: &str = r"
 //- package.json
@@ -64,14 +65,13 @@ export function Row({ id }: { id: string }) {
 fn files_of_the_folder_are_routes_by_their_paths() {
     lists(
         &routes(&scanned(APP)),
-        "
+        expect![[r#"
         /shelf [tab] -> ShelfScreen () shelf.tsx:3
         default [fallback] -> Lost () +not-found.tsx:1
         */ [screen] -> app () index.tsx:2
         /loan/[loanId] [screen] -> LoanScreen (loanId: string, from?: string) [loanId].tsx:2
         /manual/[...topic] [screen] -> ManualScreen (topic: string[], page?: -) [...topic].tsx:1
-        /manual [screen] -> ManualIndex () index.js:2
-        ",
+        /manual [screen] -> ManualIndex () index.js:2"#]],
     );
 }
 
@@ -80,24 +80,22 @@ fn paths_as_text_objects_and_templates() {
     let found = scanned(APP);
     lists(
         &calls(&found),
-        "
+        expect![[r#"
         LoanScreen back - () [loanId].tsx:5
         LoanScreen open /manual/[...topic] literal (page, topic) [loanId].tsx:5
         ManualScreen back-to /shelf literal () Manual.tsx:6
         ShelfScreen open /loan/[loanId] literal (from, loanId) Row.tsx:3
         ShelfScreen link undeclared literal () Row.tsx:6
         ShelfScreen link external literal () Row.tsx:7
-        ShelfScreen link /loan/[loanId] literal () Row.tsx:8
-        ",
+        ShelfScreen link /loan/[loanId] literal () Row.tsx:8"#]],
     );
     lists(
         &reads(&found),
-        "
+        expect![[r#"
         LoanScreen loanId - [loanId].tsx:3
         LoanScreen from - [loanId].tsx:3
         ManualScreen topic - Manual.tsx:7
-        ManualScreen page - Manual.tsx:7
-        ",
+        ManualScreen page - Manual.tsx:7"#]],
     );
     let raw = found.findings.iter().filter(|finding| finding.rule == "argument-missing");
     assert_eq!(raw.map(|finding| finding.at.line).collect::<Vec<_>>(), [8]);

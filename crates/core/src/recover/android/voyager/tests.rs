@@ -1,6 +1,7 @@
 //! Navigators, tabs, sheets and providers.
 
 use crate::recover::testing::{calls, lists, routes, scanned};
+use expect_test::expect;
 
 #[test]
 fn every_form_of_a_call_and_what_is_none() {
@@ -65,32 +66,34 @@ fun noon(rollers: Rollers) { rollers.push(Cloth()); rollers.pop() }
     );
     lists(
         &routes(&document),
-        "*ShelfScreen [screen] -> ShelfScreen () Screens.kt:14
-         ItemScreen [screen] -> ItemScreen (id: String, tag?: String) Screens.kt:35
-         LoanScreen [screen] -> LoanScreen (number: Int) Screens.kt:43
-         TagSheet [screen] -> TagSheet () Screens.kt:44
-         HomeTabs [screen] -> HomeTabs () Screens.kt:45
-         *HomeTab [tab] -> ShelfScreen () Screens.kt:46
-         LoansTab [tab] -> LoansTab () Screens.kt:47",
+        expect![[r#"
+        *ShelfScreen [screen] -> ShelfScreen () Screens.kt:14
+        ItemScreen [screen] -> ItemScreen (id: String, tag?: String) Screens.kt:35
+        LoanScreen [screen] -> LoanScreen (number: Int) Screens.kt:43
+        TagSheet [screen] -> TagSheet () Screens.kt:44
+        HomeTabs [screen] -> HomeTabs () Screens.kt:45
+        *HomeTab [tab] -> ShelfScreen () Screens.kt:46
+        LoansTab [tab] -> LoansTab () Screens.kt:47"#]],
     );
     lists(
         &calls(&document),
-        "ItemScreen+LoanScreen back - () Screens.kt:12
-         ShelfScreen open ItemScreen typed (id) Screens.kt:19
-         ShelfScreen open ItemScreen typed (id, tag) Screens.kt:20
-         ShelfScreen open ItemScreen|LoanScreen typed (id, number) Screens.kt:21
-         ShelfScreen replace LoanScreen typed (number) Screens.kt:22
-         ShelfScreen reset HomeTabs typed () Screens.kt:23
-         ShelfScreen open LoanScreen typed (number) Screens.kt:24
-         ShelfScreen replace LoanScreen typed (number) Screens.kt:25
-         ShelfScreen open LoanScreen typed (number) Screens.kt:26
-         ShelfScreen present TagSheet typed () Screens.kt:27
-         ShelfScreen back - () Screens.kt:28
-         ShelfScreen tab LoansTab typed () Screens.kt:29
-         ShelfScreen back - () Screens.kt:30
-         ItemScreen back-to ShelfScreen typed () Screens.kt:39
-         ItemScreen back-to - () Screens.kt:40
-         HomeTabs tab LoansTab typed () Screens.kt:45",
+        expect![[r#"
+        ItemScreen+LoanScreen back - () Screens.kt:12
+        ShelfScreen open ItemScreen typed (id) Screens.kt:19
+        ShelfScreen open ItemScreen typed (id, tag) Screens.kt:20
+        ShelfScreen open ItemScreen|LoanScreen typed (id, number) Screens.kt:21
+        ShelfScreen replace LoanScreen typed (number) Screens.kt:22
+        ShelfScreen reset HomeTabs typed () Screens.kt:23
+        ShelfScreen open LoanScreen typed (number) Screens.kt:24
+        ShelfScreen replace LoanScreen typed (number) Screens.kt:25
+        ShelfScreen open LoanScreen typed (number) Screens.kt:26
+        ShelfScreen present TagSheet typed () Screens.kt:27
+        ShelfScreen back - () Screens.kt:28
+        ShelfScreen tab LoansTab typed () Screens.kt:29
+        ShelfScreen back - () Screens.kt:30
+        ItemScreen back-to ShelfScreen typed () Screens.kt:39
+        ItemScreen back-to - () Screens.kt:40
+        HomeTabs tab LoansTab typed () Screens.kt:45"#]],
     );
 }
 
@@ -145,10 +148,11 @@ class DraftScreen(val draft: Draft, val note: String?) : Screen { @Composable ov
     );
     lists(
         &calls(&document),
-        "ShelfScreen open HelpScreen typed () Screens.kt:25
-         ShelfScreen open ItemScreen typed (id) Screens.kt:26
-         ShelfScreen open undeclared typed () Screens.kt:27
-         ShelfScreen open DraftScreen typed (draft, note) Screens.kt:28",
+        expect![[r#"
+        ShelfScreen open HelpScreen typed () Screens.kt:25
+        ShelfScreen open ItemScreen typed (id) Screens.kt:26
+        ShelfScreen open undeclared typed () Screens.kt:27
+        ShelfScreen open DraftScreen typed (draft, note) Screens.kt:28"#]],
     );
     let found: Vec<String> = document.findings.iter().map(|f| format!("{} {}", f.rule, f.at.line)).collect();
     assert_eq!(

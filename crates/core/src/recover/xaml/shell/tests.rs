@@ -2,6 +2,7 @@
 
 use crate::recover::testing::{calls, lists, reads, routes, scanned};
 use crate::rules::testing::judged;
+use expect_test::expect;
 
 /// A fixture with `XMLNS` for the namespaces that every document binds.
 fn app(text: &str) -> String {
@@ -88,27 +89,30 @@ public class Map { public Task GoToAsync(string place) => null; }
 "#));
     lists(
         &routes(&document),
-        "*tools [screen] -> ToolsPage () AppShell.xaml:3
-         loans [screen] -> LoansPage () AppShell.xaml:4
-         DeskPage [screen] -> DeskPage () AppShell.xaml:6
-         item [screen] -> ItemPage (id?: int) AppShell.xaml.cs:7
-         LoanPage [screen] -> LoanPage (item?: -, title: string) AppShell.xaml.cs:8",
+        expect![[r#"
+        *tools [screen] -> ToolsPage () AppShell.xaml:3
+        loans [screen] -> LoansPage () AppShell.xaml:4
+        DeskPage [screen] -> DeskPage () AppShell.xaml:6
+        item [screen] -> ItemPage (id?: int) AppShell.xaml.cs:7
+        LoanPage [screen] -> LoanPage (item?: -, title: string) AppShell.xaml.cs:8"#]],
     );
     lists(
         &calls(&document),
-        "ToolsPage open LoanPage literal (item, title) Models.cs:5
-         LoansPage open LoanPage typed () Models.cs:9
-         ToolsPage open item literal (id) Pages.cs:6
-         ToolsPage open LoanPage literal () Pages.cs:7
-         ItemPage reset tools literal () Pages.cs:18
-         ItemPage reset LoanPage literal () Pages.cs:19
-         LoanPage back - () Pages.cs:28
-         LoanPage replace item literal () Pages.cs:29",
+        expect![[r#"
+        ToolsPage open LoanPage literal (item, title) Models.cs:5
+        LoansPage open LoanPage typed () Models.cs:9
+        ToolsPage open item literal (id) Pages.cs:6
+        ToolsPage open LoanPage literal () Pages.cs:7
+        ItemPage reset tools literal () Pages.cs:18
+        ItemPage reset LoanPage literal () Pages.cs:19
+        LoanPage back - () Pages.cs:28
+        LoanPage replace item literal () Pages.cs:29"#]],
     );
     lists(
         &reads(&document),
-        "LoanPage item - Pages.cs:25
-         LoanPage title string forced Pages.cs:26",
+        expect![[r#"
+        LoanPage item - Pages.cs:25
+        LoanPage title string forced Pages.cs:26"#]],
     );
 }
 
@@ -331,20 +335,22 @@ namespace Shop.ViewModels
     );
     lists(
         &routes(&document),
-        "*AboutPage [screen] -> AboutPage () AppShell.xaml:7
-         ItemsPage [screen] -> ItemsPage () AppShell.xaml:8
-         LoginPage [screen] -> LoginPage () AppShell.xaml:11
-         ItemDetailPage [screen] -> ItemDetailPage (ItemId?: string) AppShell.xaml.cs:13
-         NewItemPage [screen] -> NewItemPage () AppShell.xaml.cs:14",
+        expect![[r#"
+        *AboutPage [screen] -> AboutPage () AppShell.xaml:7
+        ItemsPage [screen] -> ItemsPage () AppShell.xaml:8
+        LoginPage [screen] -> LoginPage () AppShell.xaml:11
+        ItemDetailPage [screen] -> ItemDetailPage (ItemId?: string) AppShell.xaml.cs:13
+        NewItemPage [screen] -> NewItemPage () AppShell.xaml.cs:14"#]],
     );
     lists(
         &calls(&document),
-        "- reset LoginPage literal () AppShell.xaml.cs:19
-         AboutPage+ItemDetailPage+ItemsPage+LoginPage+NewItemPage back - () All.cs:9
-         ItemsPage open NewItemPage typed () All.cs:20
-         ItemsPage open ItemDetailPage computed (ItemId) All.cs:24
-         NewItemPage back - () All.cs:40
-         LoginPage reset AboutPage computed () All.cs:45",
+        expect![[r#"
+        - reset LoginPage literal () AppShell.xaml.cs:19
+        AboutPage+ItemDetailPage+ItemsPage+LoginPage+NewItemPage back - () All.cs:9
+        ItemsPage open NewItemPage typed () All.cs:20
+        ItemsPage open ItemDetailPage computed (ItemId) All.cs:24
+        NewItemPage back - () All.cs:40
+        LoginPage reset AboutPage computed () All.cs:45"#]],
     );
 }
 
@@ -403,21 +409,23 @@ public class LoansPage : ContentPage { }
     );
     lists(
         &routes(&document),
-        "*tools [screen] -> ToolsPage () AppShell.xaml:2
-         loans [screen] -> LoansPage () AppShell.xaml:3
-         item [screen] -> ItemPage (id?: int, name?: string) AppShell.xaml.cs:5
-         item/edit [screen] -> EditPage () AppShell.xaml.cs:5
-         scan [screen] -> ScanPage () AppShell.xaml.cs:8
-         web [screen] -> WebPage () AppShell.xaml.cs:10",
+        expect![[r#"
+        *tools [screen] -> ToolsPage () AppShell.xaml:2
+        loans [screen] -> LoansPage () AppShell.xaml:3
+        item [screen] -> ItemPage (id?: int, name?: string) AppShell.xaml.cs:5
+        item/edit [screen] -> EditPage () AppShell.xaml.cs:5
+        scan [screen] -> ScanPage () AppShell.xaml.cs:8
+        web [screen] -> WebPage () AppShell.xaml.cs:10"#]],
     );
     lists(
         &calls(&document),
-        "ToolsPage open item constant (id, name) Pages.cs:7
-         ToolsPage open scan literal () Pages.cs:8
-         ToolsPage reset loans literal () Pages.cs:9
-         ToolsPage open item/edit literal () Pages.cs:10
-         ToolsPage open item/edit constant () Pages.cs:11
-         ToolsPage open undeclared literal () Pages.cs:12
-         ItemPage reset tools computed () Pages.cs:19",
+        expect![[r#"
+        ToolsPage open item constant (id, name) Pages.cs:7
+        ToolsPage open scan literal () Pages.cs:8
+        ToolsPage reset loans literal () Pages.cs:9
+        ToolsPage open item/edit literal () Pages.cs:10
+        ToolsPage open item/edit constant () Pages.cs:11
+        ToolsPage open undeclared literal () Pages.cs:12
+        ItemPage reset tools computed () Pages.cs:19"#]],
     );
 }

@@ -1,6 +1,9 @@
 //! `swiftui-view-link`: links that build the view they lead to in place, with or without a flag or a
 //! tag (developer.apple.com, "NavigationLink": initialisers with a destination).
 
+#[cfg(test)]
+mod tests;
+
 use super::shown::{class_at, shown};
 use super::swiftui_value::{Flag, flag_calls};
 use super::variables::variable_of;

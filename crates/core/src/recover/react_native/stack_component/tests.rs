@@ -1,6 +1,7 @@
 //! `stack-component` as apps write it, in JavaScript and TypeScript.
 
 use crate::recover::testing::{calls, lists, reads, results, routes, scanned};
+use expect_test::expect;
 
 const OLD: &str = r"
 //- package.json
@@ -98,14 +99,13 @@ const itemScreens = (Navigator) => <><Navigator.Screen name='Item' component={It
 fn screens_in_groups_helpers_loops_and_choices() {
     lists(
         &routes(&scanned(OLD)),
-        "
+        expect![[r#"
         *Loans [tab] -> Loans (filter: -) App.js:11
         Settings [screen] -> Settings (section?: -) App.js:15
         About [screen] -> AboutScreen () App.js:15
         *Home [group] -> Home () App.js:21
         Member [screen] -> MemberScreen (memberId?: -) App.js:24
-        Item [screen] -> ItemScreen (itemId: -, note?: -) App.js:29
-        ",
+        Item [screen] -> ItemScreen (itemId: -, note?: -) App.js:29"#]],
     );
 }
 
@@ -135,15 +135,14 @@ export function LostScreen() { return <Text />; }
 fn calls_through_props_hooks_references_and_wrappers() {
     lists(
         &calls(&scanned(OLD)),
-        "
+        expect![[r#"
         AboutScreen open Member literal (memberId) About.js:4
         ItemScreen back - () ItemScreen.js:5
         Loans open Item literal (itemId) LoansScreen.js:7
         Loans open undeclared literal (itemId) LoansScreen.js:13
         MemberScreen open Settings literal () MemberScreen.js:5
         MemberScreen open Item literal () MemberScreen.js:5
-        Settings reset Home literal () Settings.js:5
-        ",
+        Settings reset Home literal () Settings.js:5"#]],
     );
 }
 
@@ -151,13 +150,12 @@ fn calls_through_props_hooks_references_and_wrappers() {
 fn reads_belong_to_the_screen_whose_route_it_is() {
     lists(
         &reads(&scanned(OLD)),
-        "
+        expect![[r#"
         Loans filter - App.js:12
         ItemScreen itemId - ItemScreen.js:4
         ItemScreen note - ItemScreen.js:7
         MemberScreen memberId - MemberScreen.js:3
-        Settings section - Settings.js:3
-        ",
+        Settings section - Settings.js:3"#]],
     );
 }
 
@@ -221,13 +219,12 @@ export default function App() { return <Navigation />; }
 fn objects_with_lists_of_parameters() {
     lists(
         &routes(&scanned(TYPED)),
-        "
+        expect![[r#"
         *Loans [screen] -> LoansScreen () App.tsx:6
         Loan [screen] -> LoanScreen (loanId?: number, since?: string) App.tsx:6
         *Home [group] -> - () App.tsx:9
         Item [screen] -> ItemScreen (id: string, note?: string, picked?: string) App.tsx:9
-        Pick [screen] -> PickScreen () App.tsx:10
-        ",
+        Pick [screen] -> PickScreen () App.tsx:10"#]],
     );
 }
 
@@ -265,12 +262,16 @@ export default () => <Navigation linking={{ prefixes: ['barn://'] }} />;
     );
     lists(
         &routes(&found),
-        "
+        expect![[r#"
         *Item [screen] -> ItemScreen (itemId: string, note?: string) <barn://items/{itemId}> App.tsx:6
-        Tag [screen] -> TagScreen () <barn://tags/{tag}> App.tsx:6
-        ",
+        Tag [screen] -> TagScreen () <barn://tags/{tag}> App.tsx:6"#]],
     );
-    lists(&reads(&found), "ItemScreen note - screens.tsx:5\n ItemScreen itemId - screens.tsx:7");
+    lists(
+        &reads(&found),
+        expect![[r#"
+        ItemScreen note - screens.tsx:5
+        ItemScreen itemId - screens.tsx:7"#]],
+    );
 }
 
 #[test]
@@ -307,7 +308,7 @@ fn actions_nested_screens_and_steps_back() {
     let found = scanned(TYPED);
     lists(
         &calls(&found),
-        "
+        expect![[r#"
         LoanScreen back - () screens.tsx:8
         LoanScreen open Item literal (id) screens.tsx:9
         LoanScreen open Pick literal () screens.tsx:10
@@ -315,10 +316,14 @@ fn actions_nested_screens_and_steps_back() {
         LoansScreen open Loan literal (loanId) screens.tsx:15
         LoansScreen back - () screens.tsx:15
         ItemScreen open Loan literal (loanId) screens.tsx:20
-        PickScreen back-to Item literal (picked) screens.tsx:24
-        ",
+        PickScreen back-to Item literal (picked) screens.tsx:24"#]],
     );
-    lists(&results(&found), "receive picked screens.tsx:18\n send picked screens.tsx:24");
+    lists(
+        &results(&found),
+        expect![[r#"
+        receive picked screens.tsx:18
+        send picked screens.tsx:24"#]],
+    );
 }
 
 #[test]
@@ -362,11 +367,10 @@ export const toNamed = (name) => CommonActions.navigate({ name });
 ";
     lists(
         &calls(&scanned(&app.replace("TABLE", &table))),
-        "
+        expect![[r#"
         ShelfScreen open Item literal (itemId) screens.js:3
         ShelfScreen reset Item literal () screens.js:4
         ItemScreen open Shelf literal () screens.js:9
-        ItemScreen open Shelf literal () screens.js:10
-        ",
+        ItemScreen open Shelf literal () screens.js:10"#]],
     );
 }

@@ -1,6 +1,7 @@
 //! SwiftUI as apps write it: values, flags, items and tags, old links and new.
 
 use crate::recover::testing::{calls, lists, routes, scanned};
+use expect_test::expect;
 
 #[test]
 fn a_router_object_and_helpers_that_register() {
@@ -117,7 +118,7 @@ struct SignInView: View { var body: some View { Text("Sign in") } }
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfView [screen] -> ShelfView () BarnApp.swift:6
         *SignInView [screen] -> SignInView () BarnApp.swift:6
         String [screen] -> SearchView (value: String) Destinations.swift:6
@@ -125,12 +126,11 @@ struct SignInView: View { var body: some View { Text("Sign in") } }
         Route.item [screen] -> ItemView (id: Item.ID) Destinations.swift:13
         Route.loan [screen] -> LoanView (loan: Loan, edits: Bool) Destinations.swift:14
         Route.member [screen] -> MemberView (member: Member) Destinations.swift:15
-        Route.rules [screen] -> RulesView () Destinations.swift:16
-        ",
+        Route.rules [screen] -> RulesView () Destinations.swift:16"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfView open Route.loan typed (edits, loan) Router.swift:8
         ItemView back - () Router.swift:10
         ItemView back - () Router.swift:11
@@ -138,8 +138,7 @@ struct SignInView: View { var body: some View { Text("Sign in") } }
         ShelfView open Tool typed (tool) Views.swift:13
         ShelfView open Route.item typed (id) Views.swift:17
         ShelfView open Route.rules typed () Views.swift:19
-        ShelfView open String typed (value) Views.swift:20
-        ",
+        ShelfView open String typed (value) Views.swift:20"#]],
     );
 }
 
@@ -221,19 +220,18 @@ struct SettingsView: View {
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfView [screen] -> ShelfView () BarnApp.swift:4
         HelpView [screen] -> HelpView () ShelfView.swift:24
         ActiveSheet.add [sheet] -> AddView () ShelfView.swift:29
         ActiveSheet.edit [sheet] -> EditView (item: Item) ShelfView.swift:30
         ItemPopover [sheet] -> ItemPopover (item: Item) ShelfView.swift:33
         SettingsView [sheet] -> SettingsView () ShelfView.swift:34
-        HelpView [screen] -> HelpView () ShelfView.swift:56
-        ",
+        HelpView [screen] -> HelpView () ShelfView.swift:56"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfView present ActiveSheet.add typed () ShelfView.swift:17
         ShelfView present ActiveSheet.edit typed (item) ShelfView.swift:18
         ShelfView present ItemPopover typed (item) ShelfView.swift:21
@@ -242,8 +240,7 @@ struct SettingsView: View {
         ShelfView present SettingsView typed () ShelfView.swift:46
         AddView back - () ShelfView.swift:52
         SettingsView open HelpView typed () ShelfView.swift:60
-        SettingsView back - () ShelfView.swift:61
-        ",
+        SettingsView back - () ShelfView.swift:61"#]],
     );
 }
 
@@ -292,94 +289,20 @@ struct RulesView: View { var body: some View { Text("Rules") } }
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *MainView [screen] -> MainView () BarnApp.swift:4
         *0 [tab] -> ShelfView () BarnApp.swift:14
         1 [tab] -> LoansView () BarnApp.swift:15
         2 [tab] -> SectionsView () BarnApp.swift:16
         Section.kit [tab] -> KitView () BarnApp.swift:29
-        *Section.rules [tab] -> RulesView () BarnApp.swift:30
-        ",
+        *Section.rules [tab] -> RulesView () BarnApp.swift:30"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfView tab 1 typed () BarnApp.swift:22
         ShelfView tab undeclared typed () BarnApp.swift:22
-        SectionsView tab Section.kit typed () BarnApp.swift:32
-        ",
-    );
-}
-
-#[test]
-fn links_of_the_older_kind() {
-    let document = scanned(
-        r#"
-//- App/BarnApp.swift
-import SwiftUI
-@main
-struct BarnApp: App { var body: some Scene { WindowGroup { NavigationView { ShelfView() } } } }
-struct ShelfView: View {
-    @State private var opens = false
-    @State private var chosen: String?
-    let items: [Item]
-    var body: some View {
-        List {
-            NavigationLink("Loans", destination: LoansView(member: "m1"))
-            NavigationLink("Rules") { RulesView() }
-            NavigationLink { detail(items[0]) } label: { Text("First") }
-            NavigationLink(destination: items.isEmpty ? AnyView(EmptyShelf()) : AnyView(FullShelf()), isActive: $opens) { EmptyView() }
-            NavigationLink(tag: "kit", selection: $chosen) { KitView() } label: { Text("Kit") }
-            Button("Open") { opens = true }
-            Button("Kit") { chosen = "kit" }
-            Button("None") { chosen = nil }
-            LinkRow(title: "Help", destination: HelpView())
-            NavigationLink(destination: Text("Nothing of ours")) { Text("x") }
-        }
-    }
-    private func detail(_ item: Item) -> some View { ItemView(item: item, opened: .now).padding() }
-}
-struct LinkRow<Destination: View>: View {
-    let title: String
-    let destination: Destination
-    var body: some View { NavigationLink(destination: destination) { Text(title) } }
-}
-struct Item { let id: Int }
-struct ItemView: View { let item: Item; let opened: Date; var body: some View { Text("\(item.id)") } }
-struct LoansView: View { let member: String; @State var open = true; var body: some View { Text(member) } }
-struct RulesView: View { var body: some View { Text("") } }
-struct EmptyShelf: View { var body: some View { Text("") } }
-struct FullShelf: View { var body: some View { Text("") } }
-struct KitView: View { var body: some View { Text("") } }
-struct HelpView: View { var body: some View { Text("") } }
-"#,
-    );
-    lists(
-        &routes(&document),
-        "
-        *ShelfView [screen] -> ShelfView () BarnApp.swift:3
-        ItemView [screen] -> ItemView (item: Item, opened: Date) BarnApp.swift:30
-        LoansView [screen] -> LoansView (member: String) BarnApp.swift:31
-        RulesView [screen] -> RulesView () BarnApp.swift:32
-        EmptyShelf [screen] -> EmptyShelf () BarnApp.swift:33
-        FullShelf [screen] -> FullShelf () BarnApp.swift:34
-        KitView [screen] -> KitView () BarnApp.swift:35
-        HelpView [screen] -> HelpView () BarnApp.swift:36
-        ",
-    );
-    lists(
-        &calls(&document),
-        "
-        ShelfView open LoansView typed (member) BarnApp.swift:10
-        ShelfView open RulesView typed () BarnApp.swift:11
-        ShelfView open ItemView typed (item, opened) BarnApp.swift:12
-        ShelfView open EmptyShelf|FullShelf computed () BarnApp.swift:13
-        ShelfView open KitView typed () BarnApp.swift:14
-        ShelfView open EmptyShelf|FullShelf typed () BarnApp.swift:15
-        ShelfView open KitView typed () BarnApp.swift:16
-        ShelfView back - () BarnApp.swift:17
-        ShelfView open HelpView typed () BarnApp.swift:18
-        ",
+        SectionsView tab Section.kit typed () BarnApp.swift:32"#]],
     );
 }
 

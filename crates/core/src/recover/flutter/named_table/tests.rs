@@ -1,6 +1,7 @@
 //! `named-table` as apps write it.
 
 use crate::recover::testing::{calls, lists, reads, routes, scanned};
+use expect_test::expect;
 
 const PAGES: &str = r"
 //- pubspec.yaml
@@ -47,12 +48,11 @@ class AuthGuard extends StatelessWidget { const AuthGuard({super.key, required t
     );
     lists(
         &found,
-        "
+        expect![[r#"
         default [fallback] -> LostPage () main.dart:3
         */ [screen] -> ShelfPage () routes.dart:8
         /item [screen] -> ItemPage (arguments: String) routes.dart:9
-        /guard [screen] -> ItemPage () routes.dart:10
-        ",
+        /guard [screen] -> ItemPage () routes.dart:10"#]],
     );
 }
 
@@ -91,15 +91,14 @@ class Router {
     );
     lists(
         &found,
-        "
+        expect![[r#"
         /item/{} [screen] -> ItemPage () routes.dart:8
         /a [screen] -> ShelfPage () routes.dart:11
         /b [screen] -> ShelfPage () routes.dart:11
         */ [screen] -> ShelfPage () routes.dart:18
         /c [screen] -> ItemPage (arguments: String) routes.dart:19
         /d [screen] -> ItemPage (arguments: String) routes.dart:19
-        default [fallback] -> LostPage () routes.dart:20
-        ",
+        default [fallback] -> LostPage () routes.dart:20"#]],
     );
 }
 
@@ -181,30 +180,27 @@ class NotePage extends StatelessWidget {
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         */ [screen] -> ShelfPage () main.dart:4
         /item [screen] -> ItemPage (id: int, tag?: -) main.dart:5
         /loan [screen] -> LoanPage (loanId: String, copies?: int, note?: String) main.dart:6
-        /note [screen] -> NotePage (arguments: String) main.dart:7
-        ",
+        /note [screen] -> NotePage (arguments: String) main.dart:7"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfPage open /item constant (id, tag) pages.dart:10
         ShelfPage open /loan constant (copies, loanId) pages.dart:11
         ShelfPage replace /note constant (arguments) pages.dart:12
-        ShelfPage open dynamic dynamic () pages.dart:13
-        ",
+        ShelfPage open dynamic dynamic () pages.dart:13"#]],
     );
     lists(
         &reads(&document),
-        "
+        expect![[r#"
         ItemPage id int forced pages.dart:24
         ItemPage tag - pages.dart:25
         LoanPage loanId - pages.dart:48
-        NotePage arguments String forced pages.dart:55
-        ",
+        NotePage arguments String forced pages.dart:55"#]],
     );
 }
 
@@ -246,20 +242,18 @@ class HelpPage extends StatelessWidget { @override Widget build(BuildContext con
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         */ [screen] -> HomePage () main.dart:2
         /help [screen] -> HelpPage () main.dart:2
         *shelf [screen] -> ShelfPage () main.dart:8
-        item [screen] -> ItemPage () main.dart:11
-        ",
+        item [screen] -> ItemPage () main.dart:11"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfPage open item literal () main.dart:21
         ShelfPage open /help literal () main.dart:22
-        ShelfPage open /help literal () main.dart:23
-        ",
+        ShelfPage open /help literal () main.dart:23"#]],
     );
     let scoped: Vec<u32> =
         document.findings.iter().filter(|f| f.rule == "out-of-scope-route").map(|f| f.at.line).collect();

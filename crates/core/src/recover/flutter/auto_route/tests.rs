@@ -1,6 +1,7 @@
 //! `auto-route` as apps write it: old and new annotations, with and without generated code.
 
 use crate::recover::testing::{calls, lists, routes, scanned};
+use expect_test::expect;
 
 #[test]
 fn pages_routers_and_calls_without_generated_code() {
@@ -83,18 +84,17 @@ void main() => runApp(MaterialApp.router(routerConfig: _router.config()));
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *HomeRoute [group] -> HomeScreen () router.dart:7
         / [redirect] -> - () router.dart:8
         ShelfRoute [tab] -> ShelfPage () router.dart:9
         LoansTab [tab] -> LoansPage () router.dart:10
         ItemRoute [screen] -> ItemScreen (id: String, note?: String) router.dart:12
-        HelpRoute [screen] -> HelpPage () router.dart:15
-        ",
+        HelpRoute [screen] -> HelpPage () router.dart:15"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         ShelfPage open ItemRoute generated (id, note) pages.dart:18
         ShelfPage replace HelpRoute generated () pages.dart:19
         ShelfPage open LoansTab generated () pages.dart:20
@@ -104,8 +104,7 @@ void main() => runApp(MaterialApp.router(routerConfig: _router.config()));
         LoansPage open HelpRoute generated () pages.dart:31
         LoansPage reset ItemRoute generated (id) pages.dart:32
         ItemScreen back - () pages.dart:41
-        HelpPage back - () pages.dart:47
-        ",
+        HelpPage back - () pages.dart:47"#]],
     );
 }
 
@@ -143,9 +142,8 @@ class ItemPage extends StatelessWidget {
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfRoute [screen] -> ShelfPage () router.dart:6
-        TheItem [screen] -> ItemPage (id: String) router.dart:7
-        ",
+        TheItem [screen] -> ItemPage (id: String) router.dart:7"#]],
     );
 }

@@ -1,6 +1,7 @@
 //! `go-router` as apps write it.
 
 use crate::recover::testing::{calls, lists, reads, routes, scanned};
+use expect_test::expect;
 
 const PAGES: &str = r"
 //- pubspec.yaml
@@ -71,7 +72,7 @@ Widget _build(BuildContext context, GoRouterState state) {
     ));
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         /items [screen] -> ShelfPage () items.dart:4
         /items/{id} [screen] -> ItemPage (id: String, tab?: String) items.dart:7
         /items/{id}/edit [screen] -> ItemPage (id: String) items.dart:10
@@ -80,16 +81,14 @@ Widget _build(BuildContext context, GoRouterState state) {
         /help/faq [screen] -> LostPage () router.dart:14
         /help/terms [screen] -> LostPage () router.dart:14
         debug [screen] -> LostPage () router.dart:15
-        /old [redirect] -> - () router.dart:16
-        ",
+        /old [redirect] -> - () router.dart:16"#]],
     );
     lists(
         &reads(&document),
-        "
+        expect![[r#"
         ItemPage id String forced items.dart:12
         ItemPage id String forced items.dart:16
-        ItemPage tab String items.dart:16
-        ",
+        ItemPage tab String items.dart:16"#]],
     );
 }
 
@@ -148,7 +147,7 @@ final log = Log()..go('/nowhere')..push('/nowhere');
     ));
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         HomePage open item literal (id, tab) home.dart:11
         HomePage open item literal (id, sort, tab) home.dart:13
         HomePage back - () home.dart:14
@@ -156,17 +155,15 @@ final log = Log()..go('/nowhere')..push('/nowhere');
         HomePage open /note computed (extra) home.dart:21
         HomePage replace undeclared literal (id) home.dart:22
         HomePage open undeclared literal () home.dart:24
-        HomePage open item literal (id) home.dart:28
-        ",
+        HomePage open item literal (id) home.dart:28"#]],
     );
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *home [screen] -> HomePage () main.dart:6
         item [screen] -> ItemPage (id: String, tab?: String) main.dart:7
         loan [screen] -> ItemPage (id: String, copies?: int) main.dart:8
-        /note [screen] -> ItemPage (extra: String) main.dart:9
-        ",
+        /note [screen] -> ItemPage (extra: String) main.dart:9"#]],
     );
 }
 
@@ -229,21 +226,19 @@ final other = GoRouter(routes: [plain]);
     ));
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         *ShelfRoute [screen] -> ShelfPage () router.dart:12
         ItemRoute [screen] -> ItemPage (id: String, tab?: String, $extra?: Object) router.dart:17
         OldRoute [redirect] -> - () router.dart:26
         */a [screen] -> ShelfPage () router.dart:45
-        */b [screen] -> LostPage () router.dart:46
-        ",
+        */b [screen] -> LostPage () router.dart:46"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         - tab /b computed () router.dart:37
         - open ItemRoute typed (id, tab) router.dart:38
-        - open ItemRoute typed (id) router.dart:39
-        ",
+        - open ItemRoute typed (id) router.dart:39"#]],
     );
 }
 
@@ -289,19 +284,17 @@ class SignInPage extends ConsumerWidget {
     ));
     lists(
         &routes(&document),
-        "
+        expect![[r#"
         item [screen] -> ShelfPage (id: String) main.dart:19
         *shelf [screen] -> ShelfPage () main.dart:19
-        /sign-in [screen] -> SignInPage () main.dart:20
-        ",
+        /sign-in [screen] -> SignInPage () main.dart:20"#]],
     );
     lists(
         &calls(&document),
-        "
+        expect![[r#"
         SignInPage open item computed (id) main.dart:28
         SignInPage open shelf constant () main.dart:29
-        SignInPage open item computed (id) main.dart:30
-        ",
+        SignInPage open item computed (id) main.dart:30"#]],
     );
     let orphans: Vec<_> = document
         .findings

@@ -1,6 +1,6 @@
 //! What C#'s lens makes of each construct.
 
-use super::tests::sketched;
+use crate::syntax::tests::sketched;
 
 #[track_caller]
 fn csharp(text: &str, expected: &str) {

@@ -1,8 +1,8 @@
 //! What the lens for JavaScript and TypeScript makes of each construct.
 
-use super::tests::sketched;
-use super::{Body, parse};
 use crate::source::from_texts;
+use crate::syntax::tests::sketched;
+use crate::syntax::{Body, parse};
 
 #[track_caller]
 fn script(text: &str, expected: &str) {

@@ -1,5 +1,8 @@
 //! `fragment-swap`: fragments shown by transactions, by pager adapters, by layouts, as dialogs.
 
+#[cfg(test)]
+mod tests;
+
 use super::{bundle, code};
 use crate::facts::{
     ArgumentFact, CallFact, Facts, MissingStep, Opened, RouteFact, Shows, Takes, TargetFact, Unopened, Ways,

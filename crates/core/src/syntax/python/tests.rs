@@ -1,6 +1,6 @@
 //! What Python's lens makes of each construct.
 
-use super::tests::sketched;
+use crate::syntax::tests::sketched;
 
 #[track_caller]
 fn python(text: &str, expected: &str) {
