@@ -31,6 +31,7 @@ mod search;
 mod settings;
 pub mod source;
 pub mod syntax;
+mod types;
 pub mod values;
 
 pub use error::Error;

@@ -2,6 +2,13 @@
 
 use heck::ToSnakeCase;
 
+/// A number of things: `1 place`, `2 places`.
+#[must_use]
+pub fn count(number: usize, what: &str) -> String {
+    let plural = if number == 1 { "" } else { "s" };
+    format!("{number} {what}{plural}")
+}
+
 /// Up to three of the names that are spelled most alike, the nearest first. The same words in another
 /// order are near as well.
 #[must_use]

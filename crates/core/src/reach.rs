@@ -3,6 +3,7 @@
 use crate::model::{
     Call, HandedBack, Onward, Opener, Reach, ResultFact, ResultSide, Route, Screen, Step, Taker, WayIn,
 };
+use crate::names::count;
 use crate::network::{Network, Way, Ways, What};
 
 /// All that is known of a place; the ways to it start at `from`, or at every entry.
@@ -114,8 +115,7 @@ fn why_not(network: &Network<'_>, place: usize, from: Option<usize>) -> String {
     let none = if callers.len() == 1 { "which cannot" } else { "none of which can" };
     let beyond = from.map_or_else(String::new, |from| {
         let reached = walk(network, from, true).reached();
-        let plural = if reached == 1 { "" } else { "s" };
-        format!("; {start} leads to {reached} other place{plural}")
+        format!("; {start} leads to {}", count(reached, "other place"))
     });
     format!("`{name}` is only opened from {}{more}, {none} be reached from {start}{beyond}", shown.join(", "))
 }

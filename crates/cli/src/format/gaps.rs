@@ -3,9 +3,9 @@
 use super::plain;
 use super::rules::fill;
 use super::tables::{place, table, write_table};
-use super::text::count;
 use crate::look::Look;
 use fallow_lantern_core::model::{Done, Gap, GapKind, Gaps, Pair};
+use fallow_lantern_core::names::count;
 use std::io::{self, Write};
 
 /// What is counted, under its name.

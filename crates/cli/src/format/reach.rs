@@ -2,10 +2,11 @@
 
 use super::plain;
 use super::tables::{argument, parameter, place, table, write_table};
-use super::text::{count, write_finding};
+use super::text::write_finding;
 use crate::look::Look;
 use fallow_lantern_core::Scan;
 use fallow_lantern_core::model::{HandedBack, Opener, Reach, Route, WayIn};
+use fallow_lantern_core::names::count;
 use std::io::{self, Write};
 
 /// The whole of it.

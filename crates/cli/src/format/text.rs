@@ -8,6 +8,7 @@ use annotate_snippets::{AnnotationKind, Group, Level, Renderer, Snippet, rendere
 use fallow_lantern_core::Scan;
 use fallow_lantern_core::explain::sayings;
 use fallow_lantern_core::model::{CallStatus, Document, Finding, Place, Severity, Style};
+use fallow_lantern_core::names::count;
 use fallow_lantern_core::rules::{RULES, Rule};
 use fallow_lantern_core::source::SourceTree;
 use std::io::{self, Write};
@@ -219,9 +220,4 @@ fn snippet<'s>(
     let end = if at.end_line == at.line { byte(at.end_column) } else { line.len() };
     let annotation = kind.span(start..end.max(start)).label(label);
     Some(Snippet::source(line).line_start(at.line as usize).path(at.file.as_str()).annotation(annotation))
-}
-
-pub(super) fn count(number: usize, what: &str) -> String {
-    let plural = if number == 1 { "" } else { "s" };
-    format!("{number} {what}{plural}")
 }

@@ -1,5 +1,6 @@
 //! How alike two names are: by their words, without what a platform puts behind them.
 
+use crate::names;
 use rustc_hash::FxHashMap;
 
 /// Words that say what something is for a platform, not what it shows.
@@ -41,32 +42,23 @@ pub(super) fn words(name: &str) -> Vec<String> {
 }
 
 fn split(name: &str) -> Vec<String> {
-    let mut words: Vec<String> = vec![String::new()];
-    let mut depth = 0_usize;
-    let mut before = ' ';
-    // What follows a `?` is a query: parameters, no name.
+    // What follows a `?` is a query, and what stands in braces a placeholder: parameters, no name.
     let name = name.split('?').next().unwrap_or(name);
-    let chars: Vec<char> = name.chars().collect();
-    for (i, &c) in chars.iter().enumerate() {
+    names::words(&without_brackets(name)).into_iter().map(singular).collect()
+}
+
+fn without_brackets(name: &str) -> String {
+    let mut depth = 0_usize;
+    let mut kept = String::new();
+    for c in name.chars() {
         match c {
             '{' | '<' => depth += 1,
             '}' | '>' => depth = depth.saturating_sub(1),
-            _ if depth > 0 => {}
-            _ if !c.is_alphanumeric() => words.push(String::new()),
-            _ => {
-                let next_is_small = chars.get(i + 1).is_some_and(|next| next.is_lowercase());
-                if c.is_uppercase() && (!before.is_uppercase() || next_is_small) {
-                    words.push(String::new());
-                }
-                if let Some(word) = words.last_mut() {
-                    word.extend(c.to_lowercase());
-                }
-            }
+            _ if depth == 0 => kept.push(c),
+            _ => {}
         }
-        before = c;
     }
-    words.retain(|word| !word.is_empty());
-    words.into_iter().map(singular).collect()
+    kept
 }
 
 fn singular(word: String) -> String {

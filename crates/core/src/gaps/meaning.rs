@@ -1,5 +1,7 @@
 //! Types compared across languages, by what they mean.
 
+use crate::types::{PlainType, plain_type};
+
 /// What a type means, as far as that can be told from its name.
 #[derive(Debug, Clone, PartialEq, Eq)]
 pub(super) enum Meaning {
@@ -33,13 +35,18 @@ pub(super) fn meaning(written: &str) -> Meaning {
         None => (plain, ""),
     };
     let name = outer.rsplit('.').next().unwrap_or(outer).to_lowercase();
+    if let Some(plain) = plain_type(outer.rsplit('.').next().unwrap_or(outer)) {
+        return match plain {
+            PlainType::Text => Meaning::Text,
+            PlainType::Truth => Meaning::Truth,
+            PlainType::Int | PlainType::Long => Meaning::Whole,
+            PlainType::Float | PlainType::Double | PlainType::Number | PlainType::Measure => Meaning::Number,
+        };
+    }
     match name.as_str() {
-        "string" | "charsequence" | "str" | "uri" | "url" | "nsstring" => Meaning::Text,
-        "int" | "integer" | "long" | "short" | "byte" | "int32" | "int64" | "uint" | "bigint" => {
-            Meaning::Whole
-        }
-        "float" | "double" | "number" | "num" | "cgfloat" | "decimal" => Meaning::Number,
-        "bool" | "boolean" => Meaning::Truth,
+        "uri" | "url" | "nsstring" => Meaning::Text,
+        "short" | "byte" | "int32" | "int64" | "uint" | "bigint" => Meaning::Whole,
+        "num" | "cgfloat" | "decimal" => Meaning::Number,
         "list" | "array" | "set" | "iterable" | "collection" | "arraylist" | "mutablelist"
         | "readonlyarray" => Meaning::Many(Box::new(meaning(inner))),
         "intarray" | "longarray" => Meaning::Many(Box::new(Meaning::Whole)),

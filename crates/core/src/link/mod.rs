@@ -15,7 +15,6 @@ mod index;
 mod joining;
 mod patterns;
 mod phases;
-mod plain_types;
 mod questions;
 mod reach;
 mod redirects;
@@ -36,5 +35,4 @@ pub use graph::{
 };
 pub use joining::{Join, Joining, Phase};
 pub use phases::{Contained, Linked, Placed, Resolved, Rooms, complete, link};
-pub(crate) use plain_types::{differ, known as plain_type};
 pub(crate) use {arguments::parameters_of, reach::from as reachable_from};

@@ -3,6 +3,7 @@
 use super::groups::groups_around;
 use super::part::{file, module_of};
 use super::{Arrow, Map, Node, Shape};
+use crate::names;
 use crate::network::Network;
 use std::collections::{BTreeMap, BTreeSet};
 
@@ -33,8 +34,7 @@ pub(super) fn clustered(network: &Network<'_>, places: &[usize], title: String) 
     }
     for node in &mut nodes {
         let count = node.members.len();
-        let plural = if count == 1 { "" } else { "s" };
-        node.detail = format!("{count} place{plural}");
+        node.detail = names::count(count, "place");
     }
     let mut arrows = arrows(network, &of_place);
     let mut title = format!("{title}, in {} clusters", nodes.len());

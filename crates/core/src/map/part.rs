@@ -1,6 +1,7 @@
 //! Which part of an app a map shows.
 
 use crate::model::Style;
+use crate::names;
 use crate::network::{Network, What};
 
 /// A part; everything by default.
@@ -31,8 +32,7 @@ impl Part {
     pub(super) fn title(&self, network: &Network<'_>, places: usize) -> String {
         let mut title = network.document.root.clone();
         if let Some((name, depth)) = &self.around {
-            let plural = if *depth == 1 { "" } else { "s" };
-            title += &format!(", {depth} hop{plural} around {name}");
+            title += &format!(", {} around {name}", names::count(*depth, "hop"));
         }
         if let Some(module) = &self.module {
             title += &format!(", module {module}");

@@ -1,6 +1,7 @@
 use super::{Example, Report, Rule, Sink};
-use crate::link::{Graph, differ, plain_type as known};
+use crate::link::Graph;
 use crate::model::Severity;
+use crate::types::{PlainType, differ, plain_type as known};
 
 pub(super) static RULE: Rule = Rule {
     name: "argument-type",
@@ -85,10 +86,10 @@ fn reads(graph: &Graph<'_>, sink: &mut Sink) {
 /// Whether a text can be parsed as a type.
 fn reads_as(text: &str, declared: &str) -> bool {
     match known(declared) {
-        Some("int") => text.parse::<i32>().is_ok(),
-        Some("long") => text.parse::<i64>().is_ok(),
-        Some("float" | "double") => text.parse::<f64>().is_ok(),
-        Some("boolean") => matches!(text, "true" | "false"),
+        Some(PlainType::Int) => text.parse::<i32>().is_ok(),
+        Some(PlainType::Long) => text.parse::<i64>().is_ok(),
+        Some(PlainType::Float | PlainType::Double) => text.parse::<f64>().is_ok(),
+        Some(PlainType::Truth) => matches!(text, "true" | "false"),
         _ => true,
     }
 }

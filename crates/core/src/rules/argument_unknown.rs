@@ -11,8 +11,8 @@ pub(super) static RULE: Rule = Rule {
     why: "The value never arrives under a name that the screen asks for: usually the name is misspelt, or was changed on one side only.",
     mend: "Use the declared name, or declare the argument at the route.",
     example: Example {
-        wrong: "navigate(R.id.item_detail, bundleOf(\"item_id\" to item.id))\n// item_detail declares itemId",
-        right: "navigate(R.id.item_detail, bundleOf(\"itemId\" to item.id))",
+        wrong: "findNavController().navigate(R.id.item_detail, bundleOf(\"item_id\" to item.id))\n// item_detail declares itemId",
+        right: "findNavController().navigate(R.id.item_detail, bundleOf(\"itemId\" to item.id))",
     },
     check,
 };

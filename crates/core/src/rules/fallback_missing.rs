@@ -12,7 +12,7 @@ pub(super) static RULE: Rule = Rule {
     mend: "Answer unknown names with a page that says so and leads back.",
     example: Example {
         wrong: "onGenerateRoute: (settings) => pages[settings.name]?.call(settings),",
-        right: "onGenerateRoute: (settings) => pages[settings.name]?.call(settings) ?? lost(settings),",
+        right: "onGenerateRoute: (settings) => pages[settings.name]?.call(settings),\nonUnknownRoute: (settings) => lost(settings),",
     },
     check,
 };

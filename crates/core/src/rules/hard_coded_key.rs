@@ -11,8 +11,8 @@ pub(super) static RULE: Rule = Rule {
     why: "The two literals agree only as long as nobody touches one of them, and no compiler looks.",
     mend: "Keep the key in one constant that both sides use, or use generated arguments.",
     example: Example {
-        wrong: "setFragmentResult(\"picked\", bundle)\n// elsewhere: setFragmentResultListener(\"picked\") { … }",
-        right: "setFragmentResult(Keys.PICKED, bundle)\nsetFragmentResultListener(Keys.PICKED) { … }",
+        wrong: "setFragmentResult(\"picked\", bundle)\nsetFragmentResultListener(\"picked\") { _, bundle -> }",
+        right: "setFragmentResult(Keys.PICKED, bundle)\nsetFragmentResultListener(Keys.PICKED) { _, bundle -> }",
     },
     check,
 };

@@ -1,8 +1,9 @@
 use super::{Example, Report, Rule, Sink, listed};
 use crate::facts::{Channel, RouteId};
-use crate::link::{Graph, ResultSideLinked, differ};
+use crate::link::{Graph, ResultSideLinked};
 use crate::model::{CallStatus, Platform, ResultSide, Severity};
 use crate::names::nearest;
+use crate::types::differ;
 
 pub(super) static RULE: Rule = Rule {
     name: "result-unmatched",

@@ -11,8 +11,8 @@ pub(super) static RULE: Rule = Rule {
     why: "Patterns are asked one after the other. The wide one fits as well, comes first, and shows another screen.",
     mend: "Move the narrow pattern before the wide one, or make the wide one narrower.",
     example: Example {
-        wrong: "GoRoute(path: '/items/:itemId', …),\nGoRoute(path: '/items/new', …),",
-        right: "GoRoute(path: '/items/new', …),\nGoRoute(path: '/items/:itemId', …),",
+        wrong: "GoRoute(path: '/items/:itemId', builder: showItem),\nGoRoute(path: '/items/new', builder: addItem),",
+        right: "GoRoute(path: '/items/new', builder: addItem),\nGoRoute(path: '/items/:itemId', builder: showItem),",
     },
     check,
 };

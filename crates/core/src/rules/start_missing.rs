@@ -9,8 +9,8 @@ pub(super) static RULE: Rule = Rule {
     why: "The graph cannot be opened: the app stops when it is.",
     mend: "Name one of the graph's own destinations as its start.",
     example: Example {
-        wrong: "<navigation android:id=\"@+id/archive\" app:startDestination=\"@id/shelf\">\n<!-- shelf is a destination of another graph -->",
-        right: "<navigation android:id=\"@+id/archive\" app:startDestination=\"@id/archive_list\">",
+        wrong: "<navigation android:id=\"@+id/archive\" app:startDestination=\"@id/shelf\"\n<!-- shelf is a destination of another graph -->",
+        right: "<navigation android:id=\"@+id/archive\" app:startDestination=\"@id/archive_list\"",
     },
     check,
 };

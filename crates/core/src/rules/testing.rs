@@ -120,3 +120,27 @@ public class HostActivity extends AppCompatActivity {
     );
     whole
 }
+
+/// What each rule shows as an example is what it reports, and what it does not: `examples/<rule>.app` is
+/// the app around it, with lines that stand in one of the two only.
+#[test]
+fn examples_are_reported_and_mended_as_they_say() {
+    for rule in crate::rules::RULES {
+        let path = format!("{}/src/rules/examples/{}.app", env!("CARGO_MANIFEST_DIR"), rule.name);
+        let around = std::fs::read_to_string(&path).unwrap_or_else(|error| panic!("{path}: {error}"));
+        for (shown, own, other) in
+            [(rule.example.wrong, "WRONG|", "RIGHT|"), (rule.example.right, "RIGHT|", "WRONG|")]
+        {
+            let kept = around.lines().filter(|line| !line.starts_with(other));
+            let app: String =
+                kept.map(|line| format!("{}\n", line.strip_prefix(own).unwrap_or(line))).collect();
+            let is_code = |line: &&str| !["//", "<!--", "#"].iter().any(|mark| line.starts_with(mark));
+            for line in shown.lines().map(str::trim).filter(is_code) {
+                assert!(app.contains(line), "{}: the app does not hold `{line}`", rule.name);
+            }
+            let found = fixture::scan(fixture::files(&app)).document.findings;
+            let reported = found.iter().any(|finding| finding.rule == rule.name);
+            assert_eq!(reported, own == "WRONG|", "{} of {own} {found:#?}", rule.name);
+        }
+    }
+}

@@ -10,8 +10,8 @@ pub(super) static RULE: Rule = Rule {
     why: "It looks used, since something opens it. Yet every way to it starts where nobody can get.",
     mend: "Open one of the screens on the way from somewhere that can be reached, or take the whole island out.",
     example: Example {
-        wrong: "// only HandoverFragment itself opens handover\nnavigate(R.id.action_handover_self)",
-        right: "// and from the shelf\nnavigate(R.id.action_shelf_to_handover)",
+        wrong: "// only HandoverFragment itself opens handover\nfindNavController().navigate(R.id.action_handover_self)",
+        right: "// and from the shelf\nfindNavController().navigate(R.id.action_shelf_to_handover)",
     },
     check,
 };

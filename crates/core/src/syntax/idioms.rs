@@ -21,8 +21,6 @@ pub struct Idioms {
     /// What well-known members give, sorted by name; `?` after what may be null. By last name only,
     /// so nothing that an app is likely to name its own is in here.
     pub members: &'static [(&'static str, &'static str)],
-    /// Types of which one never stands for another.
-    pub plain: &'static [&'static str],
     /// Types that stand for what they will hold.
     pub promises: &'static [&'static str],
     /// The types of what is written out.
@@ -183,7 +181,6 @@ impl Idioms {
         texts: &[],
         asserts: &[],
         members: &[],
-        plain: &[],
         promises: &[],
         literals: Literals { text: "String", truth: "Boolean", number: |_| "Int" },
         trailing_lambdas: false,

@@ -6,6 +6,7 @@ use super::types::Type;
 use super::{Ref, Values};
 use crate::source::Language;
 use crate::syntax::{Call, TextStep};
+use crate::types::plain_type;
 
 /// A member, and whether a base is one of those that give it.
 pub(crate) type TypedMember = (&'static str, fn(&str) -> bool);
@@ -139,17 +140,14 @@ impl<'p> Values<'p> {
         self.tree(at).idioms.text_step(name).or_else(|| of_platform().map(|(_, step)| *step))
     }
 
-    /// Whether two types are both known as plain ones and are not the same. Upper and lower case are
-    /// one: Java's `int` is Kotlin's `Int`.
+    /// Whether two types are both known, as plain ones or as the platform's, and are not the same.
     pub(super) fn differ(&self, at: Ref, given: &str, wanted: &str) -> bool {
-        let plain = |name: &str| {
-            let own = self.tree(at).idioms.plain.iter();
-            own.chain(self.libraries(at).flat_map(|library| library.plain))
-                .find(|known| known.eq_ignore_ascii_case(name))
-        };
-        match (plain(given), plain(wanted)) {
+        let of_platform = |name: &str| self.libraries(at).any(|library| library.plain.contains(&name));
+        match (plain_type(given), plain_type(wanted)) {
             (Some(given), Some(wanted)) => given != wanted,
-            _ => false,
+            (Some(_), None) => of_platform(wanted),
+            (None, Some(_)) => of_platform(given),
+            (None, None) => given != wanted && of_platform(given) && of_platform(wanted),
         }
     }
 }

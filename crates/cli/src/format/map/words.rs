@@ -2,6 +2,7 @@
 
 use fallow_lantern_core::map::{Arrow, Node};
 use fallow_lantern_core::model::Severity;
+use fallow_lantern_core::names::count;
 
 /// Longer names are cut in the middle.
 const LONGEST: usize = 34;
@@ -30,8 +31,7 @@ pub(super) fn marks(node: &Node) -> Vec<String> {
     mark(node.unreachable, "cannot be reached");
     mark(node.again, "opens itself");
     for (severity, number) in node.findings.iter().rev().filter(|(severity, _)| **severity > Severity::Note) {
-        let plural = if *number == 1 { "" } else { "s" };
-        marks.push(format!("{number} {severity}{plural}"));
+        marks.push(count(*number, severity.as_str()));
     }
     marks
 }

@@ -35,7 +35,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("Trim", "string"),
         ("UrlEncode", "string"),
     ],
-    plain: &["bool", "byte", "char", "decimal", "double", "float", "int", "long", "short", "string", "uint"],
     promises: &["Task", "ValueTask"],
     literals: Literals { text: "string", truth: "bool", number },
     unnamed: "",

@@ -41,7 +41,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("toUpperCase", "String"),
         ("trim", "String"),
     ],
-    plain: &["String", "bool", "double", "int"],
     promises: &["Future", "FutureOr"],
     literals: Literals { text: "String", truth: "bool", number },
     trailing_lambdas: false,

@@ -30,7 +30,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("trim", "String"),
         ("valueOf", "String"),
     ],
-    plain: &["Boolean", "Double", "Float", "Int", "Long", "String"],
     all_cases: &["values"],
     puts_entries: &["putAll"],
     literals: Literals { text: "String", truth: "Boolean", number: number_type },

@@ -55,7 +55,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("uppercase", "String"),
         ("valueOf", "String"),
     ],
-    plain: &["Boolean", "Double", "Float", "Int", "Long", "String"],
     promises: &[],
     literals: Literals { text: "String", truth: "Boolean", number: number_type },
     trailing_lambdas: true,

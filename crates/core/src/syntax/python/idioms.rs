@@ -16,7 +16,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("strip", "str"),
         ("upper", "str"),
     ],
-    plain: &["bool", "float", "int", "str"],
     literals: Literals { text: "str", truth: "bool", number },
     tear_offs: true,
     self_type: "Self",

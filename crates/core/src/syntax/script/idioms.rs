@@ -23,7 +23,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("toUpperCase", "string"),
         ("trim", "string"),
     ],
-    plain: &["boolean", "number", "string"],
     promises: &["Promise"],
     literals: Literals { text: "string", truth: "boolean", number: |_| "number" },
     tear_offs: true,

@@ -22,7 +22,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("uppercased", "String"),
         ("uuidString", "String"),
     ],
-    plain: &["Bool", "Double", "Float", "Int", "String"],
     promises: &[],
     literals: Literals { text: "String", truth: "Bool", number },
     trailing_lambdas: true,

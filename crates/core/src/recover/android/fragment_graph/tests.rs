@@ -118,7 +118,9 @@ class MainActivity : AppCompatActivity(R.layout.activity_main) {
 }
 "#,
     );
-    lists(&calls(&document), expect![[r#"
+    lists(
+        &calls(&document),
+        expect![[r#"
         ShelfFragment open item resource () Screens.kt:12
         ShelfFragment open item resource () Screens.kt:13
         ShelfFragment open item resource () Screens.kt:14
@@ -131,7 +133,8 @@ class MainActivity : AppCompatActivity(R.layout.activity_main) {
         ShelfFragment back-to shelf resource () Screens.kt:21
         ShelfFragment back - () Screens.kt:22
         MainActivity open item resource () Screens.kt:28
-        MainActivity open item resource () Screens.kt:29"#]]);
+        MainActivity open item resource () Screens.kt:29"#]],
+    );
 }
 
 #[test]
