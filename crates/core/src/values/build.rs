@@ -62,9 +62,7 @@ impl<'p> Values<'p> {
                 _ => Built::unknown(expr),
             },
             Kind::Call(call) => self.built_call(expr, call, fuel),
-            Kind::Unary { op, of } if matches!(op, UnaryOp::Force | UnaryOp::Await | UnaryOp::Bind) => {
-                self.built_with(&expr.with(*of), fuel)
-            }
+            Kind::Unary { op, of } if op.hands_on() => self.built_with(&expr.with(*of), fuel),
             Kind::Cast { of, .. } => self.built_with(&expr.with(*of), fuel),
             Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => {
                 self.built_with(&expr.with(*left), fuel)

@@ -96,9 +96,7 @@ impl<'p> Values<'p> {
             Kind::Member(member) => self.eval_member(expr, member, fuel),
             Kind::Call(call) => self.eval_call(expr, call, fuel),
             Kind::Binary { op, left, right } => self.eval_binary(expr, *op, *left, *right, fuel),
-            Kind::Unary { op, of } if matches!(op, UnaryOp::Force | UnaryOp::Await | UnaryOp::Bind) => {
-                self.eval_with(&expr.with(*of), fuel)
-            }
+            Kind::Unary { op, of } if op.hands_on() => self.eval_with(&expr.with(*of), fuel),
             Kind::Unary { op, of } if *op == UnaryOp::NameOf => match self.tree(expr.at).last_name(*of) {
                 Some((name, _)) => vec![Value::new(Datum::Text(Shape::text(name, false)), Form::Typed)],
                 None => Value::unknown(),

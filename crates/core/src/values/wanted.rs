@@ -44,12 +44,11 @@ impl Values<'_> {
             }
             Kind::Parameter(parameter) => self.named_type(up.at, parameter.ty.as_ref()?),
             Kind::Function(function) => self.named_type(up.at, function.result.as_ref()?),
-            Kind::Binary { op, left, right }
-                if matches!(
-                    op,
-                    BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::OrElse | BinaryOp::Matches
-                ) =>
-            {
+            Kind::Binary {
+                op: BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::OrElse | BinaryOp::Matches,
+                left,
+                right,
+            } => {
                 let other = if *left == inner { *right } else { *left };
                 self.type_of_with(&expr.with(other), fuel)
             }

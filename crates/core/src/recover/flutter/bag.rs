@@ -106,8 +106,10 @@ impl Bag<'_> {
                 facts.reads.push(ReadFact { absent: Absent::of(forced, met), ..fact });
             }
             // `if (args is ItemArgs)`, `args == null`: looked at, not taken.
-            Kind::Binary { op, .. }
-                if matches!(op, BinaryOp::Is | BinaryOp::IsNot | BinaryOp::Equal | BinaryOp::NotEqual) => {}
+            Kind::Binary {
+                op: BinaryOp::Is | BinaryOp::IsNot | BinaryOp::Equal | BinaryOp::NotEqual,
+                ..
+            } => {}
             // The whole object handed on is none.
             _ if class.is_some() => facts.whole_bags.push(top),
             _ => self.whole(top, ty, values, facts),

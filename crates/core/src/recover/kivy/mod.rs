@@ -50,7 +50,6 @@ pub(super) const RECOVERER: StyleRecoverer = StyleRecoverer {
         rule: "out-of-scope-route",
         why: "A screen manager knows its own screens only (kivy.org, \"Screen Manager\").",
     }],
-    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

@@ -51,7 +51,7 @@ fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<
         }
         Kind::Map(_) if hand_on(at, outer, via, depth, values, facts) => {}
         // Looked at, not taken.
-        Kind::Binary { op, .. } if matches!(op, BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::And) => {}
+        Kind::Binary { op: BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::And, .. } => {}
         Kind::Branch { .. } | Kind::Block(_) => {}
         _ => facts.whole_bags.push(at),
     }

@@ -44,7 +44,6 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         rule: "out-of-scope-route",
         why: "A controller looks for an id among the actions of the current destination and in the graphs around it (developer.android.com, \"Navigate to a destination\"). What it does not find there stops the app.",
     }],
-    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {

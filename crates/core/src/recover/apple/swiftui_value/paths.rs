@@ -84,7 +84,7 @@ fn appended(site: Ref, list: &Expr, stack: ContainerKey, values: &Values<'_>, fa
 /// A path as a whole: none of it is back at the root, else what ends on top is shown.
 fn assigned(site: Ref, value: &Expr, stack: ContainerKey, values: &Values<'_>, facts: &mut Facts) {
     for said in values.sites(site, value) {
-        let value = code::seen_through(&said.bind(&value), values);
+        let value = code::seen_through(&said.bind(value), values);
         let base = |verb| call(verb, said.at, stack, values);
         let list = listed(&value, values);
         facts.calls.push(match list.as_deref() {

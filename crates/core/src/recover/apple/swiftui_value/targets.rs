@@ -128,7 +128,7 @@ fn arguments(way: &Way, values: &Values<'_>) -> Vec<crate::facts::ArgumentFact> 
 pub(super) fn said_at(site: Ref, value: &Expr, values: &Values<'_>) -> Vec<(Ref, Expr)> {
     let mut found = Vec::new();
     for said in values.sites(site, value) {
-        found.push((said.at, said.bind(&value)));
+        found.push((said.at, said.bind(value)));
     }
     let [(at, _)] = found.as_slice() else { return found };
     if *at != site {

@@ -38,7 +38,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Site, verb: Verb, values: &Values<'_>) -> CallFact {
-    let target = site.bind(&name);
+    let target = site.bind(name);
     let passed = call.named("arguments").map(|value| site.bind(&value));
     let (arguments, open) = passed.map(|value| arguments(&value, WHOLE, values)).unwrap_or_default();
     let base = CallFact::new(Style::NamedTable, verb, site.at, code::callee_at(site.at, values));

@@ -140,7 +140,7 @@ fn opens(
     // A wrapper of the app's own: each of its uses says what it shows.
     for open in found.open.iter().filter(|open| open.at.file == at.file).take(1) {
         for site in values.sites(at, open) {
-            let given = leaves(&site.bind(&open), values);
+            let given = leaves(&site.bind(open), values);
             if !given.shown.is_empty() {
                 push(site.at, &given);
             } else if site.at == at && verb != Verb::Present {

@@ -114,7 +114,7 @@ pub(super) struct Href {
 fn add(at: Ref, to: &Expr, verb: Verb, values: &Values<'_>, facts: &mut Facts) {
     let said = property(to, "pathname", values).unwrap_or_else(|| to.clone());
     for site in values.sites(at, &said) {
-        let to = site.bind(&to);
+        let to = site.bind(to);
         let href = href(&to, values);
         let fact = CallFact::new(Style::FileRoute, verb, site.at, code::callee_at(site.at, values));
         let text = href.shapes.iter().map(Shape::value).next().unwrap_or_default();

@@ -52,7 +52,6 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         rule: "out-of-scope-route",
         why: "An address that names no assembly is one of its own project.",
     }],
-    ..StyleRecoverer::SHARED
 };
 
 fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
