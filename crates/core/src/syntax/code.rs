@@ -1,6 +1,6 @@
 //! What every code lens shares: running a grammar, walking its nodes, building the common tree.
 
-use super::{Annotation, Arg, Id, Idioms, Kind, Tree, Trouble, TypeName};
+use super::{Annotation, Arg, Id, Idioms, Kind, Tree, Trouble, TypeName, Variable};
 use crate::model::Span;
 use smol_str::SmolStr;
 use tree_sitter::{Language, Node, Parser};
@@ -68,6 +68,28 @@ impl<'t> Lower<'t> {
 
     pub(super) fn add(&mut self, kind: Kind, node: Node<'_>) -> Id {
         self.tree.add(kind, span(node))
+    }
+
+    /// A name that no source can write, for what is taken apart.
+    pub(super) fn held(&self, node: Node<'_>) -> SmolStr {
+        format!("<held {}>", span(node).start).into()
+    }
+
+    /// The variable that stands for a part of what a held name stands for, by its place from 0.
+    pub(super) fn part(&mut self, held: &SmolStr, place: usize, name: Node<'_>, ty: Option<TypeName>) -> Id {
+        let of = self.add(Kind::Name(held.clone()), name);
+        let place = self.add(Kind::Number(place.to_string().into()), name);
+        let init = Some(self.add(Kind::Index { of, args: vec![place] }, name));
+        let variable =
+            Variable { name: self.name(name), name_span: span(name), ty, init, ..Variable::default() };
+        self.add(Kind::Variable(variable), name)
+    }
+
+    /// A held variable, with what gives it its value at once or in each round of a loop.
+    pub(super) fn holding(&mut self, held: &SmolStr, init: Option<Id>, each: Option<Id>, at: Node<'_>) -> Id {
+        let start = span(at).start;
+        let (name, name_span) = (held.clone(), Span { start, end: start });
+        self.add(Kind::Variable(Variable { name, name_span, init, each, ..Variable::default() }), at)
     }
 
     /// Goes one level deeper; `false` where nesting has no end and the node is to be left out.

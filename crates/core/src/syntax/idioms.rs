@@ -10,6 +10,10 @@ pub struct Idioms {
     pub scopes: &'static [(&'static str, Scope)],
     /// Functions that run a lambda on each element of what they are called on.
     pub loops: &'static [&'static str],
+    /// Loop functions whose lambda is told the count before the element.
+    pub counted_loops: &'static [&'static str],
+    /// Functions that make a sequence of their arguments, with what they are called on where that matters.
+    pub makes_list: &'static [&'static str],
     /// Functions that hand the elements of what they are called on back.
     pub passes: &'static [&'static str],
     /// Delegates whose lambda is the value.
@@ -21,6 +25,11 @@ pub struct Idioms {
     /// What well-known members give, sorted by name; `?` after what may be null. By last name only,
     /// so nothing that an app is likely to name its own is in here.
     pub members: &'static [(&'static str, &'static str)],
+    /// Functions that hand the sequence back that they are given, with what they are called on where that
+    /// matters.
+    pub same: &'static [&'static str],
+    /// Functions that give each element of what they are given, or are called on, behind its count.
+    pub counts: &'static [&'static str],
     /// Types that stand for what they will hold.
     pub promises: &'static [&'static str],
     /// The types of what is written out.
@@ -47,8 +56,10 @@ pub struct Idioms {
     pub unboxes: bool,
     /// Types that hold others, and what is known of them.
     pub sequences: Sequences,
-    /// Methods that put an element into what they are called on, or look for one.
+    /// Methods that put an element into what they are called on.
     pub puts_element: &'static [&'static str],
+    /// Methods that look for an element in what they are called on.
+    pub seeks_element: &'static [&'static str],
     /// Methods that put a value under a key.
     pub puts_entry: &'static [&'static str],
     /// Methods that put another map's entries in.
@@ -57,6 +68,16 @@ pub struct Idioms {
     pub typed_getters: &'static [&'static str],
     /// Functions that list what an object holds: their object, their name, what they list.
     pub listings: &'static [(&'static str, &'static str, Listing)],
+    /// Members that list what a map holds.
+    pub own_listings: &'static [(&'static str, Listing)],
+    /// What a loop over a map takes.
+    pub map_rounds: Option<Listing>,
+    /// Functions that make a map, with what they are called on where that matters.
+    pub makes_map: &'static [&'static str],
+    /// The names of an entry's key, and of its value.
+    pub entry_parts: [&'static [&'static str]; 2],
+    /// What makes a pair of its arguments.
+    pub pairs: &'static str,
     /// How the names of functions begin that escape text for its place in an address.
     pub escapes: &'static [&'static str],
     /// What stands for the class around.
@@ -176,11 +197,15 @@ impl Idioms {
     pub const NONE: Self = Self {
         scopes: &[],
         loops: &[],
+        counted_loops: &[],
+        makes_list: &[],
         passes: &[],
         lazy: &[],
         texts: &[],
         asserts: &[],
         members: &[],
+        same: &[],
+        counts: &[],
         promises: &[],
         literals: Literals { text: "String", truth: "Boolean", number: |_| "Int" },
         trailing_lambdas: false,
@@ -195,10 +220,16 @@ impl Idioms {
         unboxes: false,
         sequences: Sequences::NONE,
         puts_element: &[],
+        seeks_element: &[],
         puts_entry: &["[]"],
         puts_entries: &[],
         typed_getters: &[],
         listings: &[],
+        own_listings: &[],
+        map_rounds: None,
+        makes_map: &[],
+        entry_parts: [&[], &[]],
+        pairs: "",
         escapes: &["encode"],
         self_type: "",
         imports_by_name: false,

@@ -160,6 +160,8 @@ pub struct Variable {
     pub ty: Option<TypeName>,
     /// Its first value.
     pub init: Option<Id>,
+    /// What a loop takes its values from, one after the other.
+    pub each: Option<Id>,
     /// What gives its value: a delegate.
     pub delegate: Option<Id>,
     /// Its getter's body.
@@ -311,6 +313,7 @@ impl Kind {
                 .collect(),
             Self::Variable(variable) => notes(&variable.annotations)
                 .chain(variable.init)
+                .chain(variable.each)
                 .chain(variable.delegate)
                 .chain(variable.getter)
                 .chain(variable.setter)

@@ -48,9 +48,10 @@ fn sketch(tree: &Tree, id: Id) -> String {
         Kind::Variable(variable) => {
             let declared = variable.ty.as_ref().map(|t| format!(": {}", ty(t))).unwrap_or_default();
             let init = variable.init.map(|init| format!(" = {}", sketch(tree, init))).unwrap_or_default();
+            let of = variable.each.map(|each| format!(" of {}", sketch(tree, each))).unwrap_or_default();
             let by = variable.delegate.map(|by| format!(" by {}", sketch(tree, by))).unwrap_or_default();
             let get = variable.getter.map(|get| format!(" get {}", sketch(tree, get))).unwrap_or_default();
-            format!("val {}{declared}{init}{by}{get}", variable.name)
+            format!("val {}{declared}{init}{of}{by}{get}", variable.name)
         }
         Kind::Parameter(parameter) => {
             let declared = parameter.ty.as_ref().map(|t| format!(": {}", ty(t))).unwrap_or_default();
@@ -215,7 +216,10 @@ fn kotlin_choices_strings_and_types() {
         "fun f(c:  = \\ {  }, n: A.B<>): C? = (c as? D)",
     );
     kotlin("fun A.f() { this.b = c; d += 1; return }", "fun A.f() = { this.b = c; d += 1; return  }");
-    kotlin("fun f() { for ((a, b) in c) { d(a) } }", "fun f() = { <<val a; val b>; c; { d(a) }> }");
+    kotlin(
+        "fun f() { for ((a, b) in c) { d(a) } }",
+        "fun f() = { <val <held 15> of c; val a = <held 15>[0]; val b = <held 15>[1]; { d(a) }> }",
+    );
 }
 
 #[test]
@@ -254,7 +258,7 @@ fn java_expressions_and_statements() {
             "val z: int = choose q (A, B -> 1 |  -> { return 2 })",
         ),
         ("((B) a).c[0] = 1;", "(a as B).c[0] = 1"),
-        ("for (B b : list) b.c();", "<val b: B; list; b.c()>"),
+        ("for (B b : list) b.c();", "<val b: B of list; b.c()>"),
         ("A.this.g(); super.h();", "this.g(); super.h()"),
         ("var x = \"\"\"\n  t\"\"\";", "val x = \"\n  t\""),
     ] {

@@ -1,5 +1,6 @@
 //! Expressions to values: text with holes, resource ids, objects. Several where a choice is made.
 
+use super::collections::Elements;
 use super::text::{Hole, Shape};
 use super::{Def, Expr, Fuel, Ref, Values};
 use crate::model::Form;
@@ -110,9 +111,7 @@ impl<'p> Values<'p> {
                 items.last().map_or_else(Value::unknown, |&last| self.eval_with(&expr.with(last), fuel))
             }
             Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
-            Kind::Index { .. } => {
-                self.indexed(expr, fuel).map_or_else(Value::unknown, |found| self.eval_with(&found, fuel))
-            }
+            Kind::Index { .. } => self.eval_indexed(expr, fuel),
             Kind::Class(_) | Kind::Map(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             _ => Value::unknown(),
         };
@@ -120,6 +119,15 @@ impl<'p> Values<'p> {
             values = Value::unknown();
         }
         values
+    }
+
+    /// What stands at a place: of what a loop takes, at the place of each.
+    fn eval_indexed(&self, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
+        let found = self.indexed(expr, fuel);
+        match found.known.as_slice() {
+            [one] if !found.open => self.eval_with(one, fuel),
+            _ => self.eval_all(&found, fuel).unwrap_or_else(Value::unknown),
+        }
     }
 
     /// Each way of a choice; none of them is the one that is written.
@@ -189,6 +197,9 @@ impl<'p> Values<'p> {
             return vec![Value::new(resource, Form::Resource)];
         }
         let of = expr.with(member.of);
+        if let Some(parts) = self.part_of_entry(&of, &member.name, fuel) {
+            return self.eval_all(&parts, fuel).unwrap_or_else(Value::unknown);
+        }
         let mut values = Vec::new();
         for value in self.eval_with(&of, fuel) {
             match value.datum {
@@ -261,16 +272,21 @@ impl<'p> Values<'p> {
 
     /// Every value that a loop hands to its lambda.
     fn eval_each(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
-        let each = self.each_handed(parameter, fuel);
-        let values: Vec<Value> = each.iter().flat_map(|one| self.eval_with(one, fuel)).collect();
-        let computed = values.into_iter().map(|value| {
+        self.eval_all(&self.each_handed(parameter, fuel)?, fuel)
+    }
+
+    /// What all of several come to; none of them is the one that is written.
+    pub(super) fn eval_all(&self, each: &Elements, fuel: &Fuel) -> Option<Vec<Value>> {
+        let values = each.known.iter().flat_map(|one| self.eval_with(one, fuel));
+        let computed = values.map(|value| {
             let datum = match value.datum {
                 Datum::Text(shape) => Datum::Text(shape.named()),
                 datum => datum,
             };
             Value { datum, form: Form::Computed, ..value }
         });
-        (!each.is_empty()).then(|| computed.collect())
+        let others = each.open.then(Value::unknown).into_iter().flatten();
+        (!each.known.is_empty()).then(|| computed.chain(others).collect())
     }
 
     fn eval_binary(&self, expr: &Expr, op: BinaryOp, left: Id, right: Id, fuel: &Fuel) -> Vec<Value> {
@@ -290,6 +306,11 @@ impl<'p> Values<'p> {
     }
 
     fn eval_call(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Vec<Value> {
+        if let Kind::Member(member) = self.kind(expr.with(call.callee).at)
+            && let Some(parts) = self.part_of_entry(&expr.with(member.of), &member.name, fuel)
+        {
+            return self.eval_all(&parts, fuel).unwrap_or_else(Value::unknown);
+        }
         if let Some(values) = self.eval_call_of_entry(expr, call, fuel) {
             return values;
         }
@@ -304,6 +325,14 @@ impl<'p> Values<'p> {
                 } else {
                     values
                 };
+            }
+            // A property that is asked for as a function, as a record's are.
+            Some(Def::Parameter(at)) if call.args.is_empty() => {
+                if let Kind::Member(member) = self.kind(expr.with(call.callee).at)
+                    && self.tree(at).parameter(at.id).is_some_and(|parameter| parameter.property)
+                {
+                    return self.eval_member(&expr.with(call.callee), member, fuel);
+                }
             }
             _ => {}
         }

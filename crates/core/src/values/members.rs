@@ -1,22 +1,67 @@
 //! Objects whose entries are members: what stands at an index, and loops over keys and values
 //! (tc39.es, "Object.entries").
 
+use super::collections::Elements;
+use super::rounds::Round;
 use super::{Expr, Frame, Fuel, Ref, Values};
 use crate::syntax::{Id, Kind, Listing};
 use std::sync::Arc;
 
 impl Values<'_> {
-    /// What stands in a list or an object at a place or under a name.
-    pub(super) fn indexed(&self, expr: &Expr, fuel: &Fuel) -> Option<Expr> {
-        let _step = fuel.step().filter(|_| self.tree(expr.at).idioms.keyed_objects)?;
-        let Kind::Index { of, args } = self.kind(expr.at) else { return None };
-        let (of, index) = (expr.with(*of), expr.with(*args.first()?));
-        if let Kind::Number(place) = self.kind(index.at) {
-            return self.elements(&of).into_iter().nth(place.parse().ok()?);
+    /// What stands in a list or an object at a place or under a name; of what a loop takes, in each
+    /// round. Under what is not known any of them may be meant.
+    pub(super) fn indexed(&self, expr: &Expr, fuel: &Fuel) -> Elements {
+        let mut found = Elements::default();
+        let Kind::Index { of, args } = self.kind(expr.at) else { return found };
+        let (Some(_step), Some(&index)) = (fuel.step(), args.first()) else { return found };
+        let index = expr.with(index);
+        let taken = self.taken(&expr.with(*of), fuel);
+        found.open = taken.open;
+        for round in &taken.each {
+            match self.at_index(round, &index, fuel) {
+                Some(parts) => {
+                    found.known.extend(parts.known);
+                    found.open |= parts.open;
+                }
+                None => found.open = true,
+            }
         }
-        let name = self.plain_text(&index)?;
-        let object = self.built_object(&of)?;
-        self.entry(&object, &name, fuel)
+        found
+    }
+
+    fn at_index(&self, round: &Round, index: &Expr, fuel: &Fuel) -> Option<Elements> {
+        let place = match self.kind(index.at) {
+            Kind::Number(place) => place.parse::<usize>().ok(),
+            _ => None,
+        };
+        let pair = place.and_then(|place| self.pair_part(round, place));
+        let of = match round {
+            Round::One(of) if pair.is_none() => of,
+            _ => return pair.map(Elements::of),
+        };
+        if let Some(name) = self.plain_text(index) {
+            return self.under_key(of, &name, fuel).map(Elements::of);
+        }
+        if let Some(entries) = self.entries(of) {
+            let known = entries.known.into_iter().map(|(_, value)| value).collect();
+            return Some(Elements::known(known, entries.open));
+        }
+        let list = self.elements_known(of, fuel);
+        match place {
+            Some(place) => list.known.into_iter().nth(place).filter(|_| !list.open).map(Elements::of),
+            None => Some(list).filter(|list| !list.known.is_empty()),
+        }
+    }
+
+    fn under_key(&self, of: &Expr, name: &str, fuel: &Fuel) -> Option<Expr> {
+        if self.tree(of.at).idioms.keyed_objects {
+            let object = self.built_object(of)?;
+            return self.entry(&object, name, fuel);
+        }
+        let entries = self.entries(of).filter(|entries| !entries.open)?;
+        let mut under =
+            entries.known.into_iter().filter(|(key, _)| self.plain_text(key).as_deref() == Some(name));
+        under.next_back().map(|(_, value)| value)
     }
 
     fn built_object(&self, of: &Expr) -> Option<Expr> {

@@ -18,6 +18,7 @@ mod makes;
 mod members;
 mod objects;
 mod program;
+mod rounds;
 mod scope;
 mod sequences;
 mod text;
@@ -26,6 +27,8 @@ mod uses;
 mod variables;
 mod wanted;
 
+#[cfg(test)]
+mod matrix;
 #[cfg(test)]
 mod tests;
 

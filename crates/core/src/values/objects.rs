@@ -136,18 +136,52 @@ impl Values<'_> {
             Kind::Class(_) => Some((object.at, object.env.clone())),
             Kind::Call(call) => {
                 let (class, params) = match self.definition(&object.with(call.callee), fuel)? {
-                    Def::Class(class) => (class, &self.class(class)?.params),
+                    Def::Class(class) => (class, self.params_taking(class, object, call)),
                     Def::Functions(found) => {
                         let constructor = *found.first()?;
                         let class = self.constructed(constructor)?;
-                        (class, &self.tree(constructor).function(constructor.id)?.params)
+                        (class, &*self.tree(constructor).function(constructor.id)?.params)
                     }
                     _ => return None,
                 };
-                Some((class, self.bind(class.file, params, &call.args, object, object.env.clone())))
+                let set = self.set_by_name(class, params, object, call);
+                Some((class, self.bind(class.file, params, &call.args, object, set)))
             }
             _ => None,
         }
+    }
+
+    /// The parameters of the constructor that a call is one of.
+    fn params_taking(&self, class: Ref, at: &Expr, call: &Call) -> &[Id] {
+        let Some(declared) = self.class(class).filter(|declared| declared.params.is_empty()) else {
+            return self.class(class).map_or(&[], |declared| &declared.params);
+        };
+        let tree = self.tree(class);
+        let made = |id: &&Id| tree.function(**id).is_some_and(|f| f.name == "<init>");
+        let made: Vec<Ref> =
+            declared.members.iter().filter(made).map(|&id| Ref { file: class.file, id }).collect();
+        let chosen = self.chosen(&made, at, call).and_then(|made| tree.function(made.id));
+        chosen.map_or(&[], |function| &function.params)
+    }
+
+    /// Members that a call sets by their names: in an initialiser, or where nothing else is declared to
+    /// take them.
+    fn set_by_name(&self, class: Ref, params: &[Id], object: &Expr, call: &Call) -> Env {
+        let tree = self.tree(class);
+        let up = object.env.clone();
+        let Some(declared) = self.class(class) else { return up };
+        let takes =
+            |name: &str| params.iter().any(|&id| tree.parameter(id).is_some_and(|p| p.called() == name));
+        let set = call.args.iter().filter_map(|arg| {
+            let name = arg.name.as_deref().filter(|name| !takes(name))?;
+            let member =
+                declared.members.iter().copied().find(|&id| {
+                    tree.variable(id).is_some_and(|v| v.name == name && !v.is(Modifier::Static))
+                })?;
+            Some((Ref { file: class.file, id: member }, object.with(arg.value)))
+        });
+        let bound: Vec<(Ref, Expr)> = set.collect();
+        if bound.is_empty() { up } else { Some(Arc::new(Frame { bound, up })) }
     }
 
     /// A member of an object: its own, or its bases' with what it hands to their constructors.

@@ -431,26 +431,6 @@ impl<'p> Values<'p> {
         tree.subject(call, scope)
     }
 
-    /// What a loop function hands its lambda, one after the other: the entries of an enum, the elements
-    /// of a list.
-    pub(super) fn each_handed(&self, parameter: Ref, fuel: &Fuel) -> Vec<Expr> {
-        let tree = self.tree(parameter);
-        let lambda = match tree.kind(parameter.id) {
-            Kind::Lambda { .. } => Some(parameter.id),
-            _ => tree.node(parameter.id).parent.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. })),
-        };
-        let call = lambda.and_then(|id| tree.node(id).parent).and_then(|id| tree.call(id));
-        let Some((call, of)) = call.and_then(|call| Some((call, tree.receiver(call)?))) else {
-            return Vec::new();
-        };
-        let loops = tree.callee(call).is_some_and(|(name, _)| tree.idioms.loops.contains(&name.as_str()));
-        if !loops {
-            return Vec::new();
-        }
-        let of = Expr::new(Ref { file: parameter.file, id: of });
-        self.entries_of(&of, fuel).unwrap_or_else(|| self.elements(&of))
-    }
-
     /// `Tab.entries`, `Tab.values()`.
     pub(super) fn entries_of(&self, of: &Expr, fuel: &Fuel) -> Option<Vec<Expr>> {
         let tree = self.tree(of.at);

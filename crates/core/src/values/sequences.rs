@@ -40,6 +40,18 @@ impl Values<'_> {
         self.element(of.at, &self.type_of_with(of, fuel)?).map(|ty| Type { nullable: true, ..ty })
     }
 
+    /// The type of what a loop over something takes.
+    pub(super) fn type_of_each(&self, over: &Expr, fuel: &Fuel) -> Option<Type> {
+        let held = self.type_of_with(over, fuel).and_then(|ty| self.element(over.at, &ty));
+        // Of what is written out, all of one type.
+        held.or_else(|| {
+            let each = self.rounds(over, fuel).whole();
+            let mut types = each.known.iter().map(|one| self.type_of_with(one, fuel));
+            let first = types.next()?.filter(|_| !each.open)?;
+            types.all(|ty| ty.is_some_and(|ty| ty.name == first.name)).then_some(first)
+        })
+    }
+
     fn type_made_of_sequence(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Type> {
         let tree = self.tree(expr.at);
         let (name, _) = tree.callee(call)?;

@@ -196,6 +196,9 @@ impl<'p> Values<'p> {
                 if let Some(init) = variable.init {
                     return self.type_of_with(&env.with(init), fuel);
                 }
+                if let Some(over) = variable.each {
+                    return self.type_of_each(&env.with(over), fuel);
+                }
                 if let Some(getter) = variable.getter {
                     return self.type_of_body(&env.with(getter), fuel);
                 }

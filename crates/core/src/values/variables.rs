@@ -12,6 +12,10 @@ impl Values<'_> {
         }
         let Some(variable) = self.tree(at).variable(at.id) else { return Value::unknown() };
         let here = Expr { at, env: expr.env.clone() };
+        if let Some(over) = variable.each {
+            let each = self.rounds(&here.with(over), fuel).whole();
+            return self.eval_all(&each, fuel).unwrap_or_else(Value::unknown);
+        }
         let local = self.is_local(at);
         let Some(source) = self.value_of_variable(&here, variable) else { return Value::unknown() };
         let values = match variable.getter {

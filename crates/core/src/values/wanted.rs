@@ -91,7 +91,9 @@ impl Values<'_> {
                 // What is put into a list is one of its elements.
                 let of = self.tree(at.at).receiver(call)?;
                 let (name, _) = self.tree(at.at).callee(call)?;
-                self.tree(at.at).idioms.puts_element.contains(&name.as_str()).then_some(())?;
+                let idioms = self.tree(at.at).idioms;
+                let known = [idioms.puts_element, idioms.seeks_element];
+                known.iter().any(|known| known.contains(&name.as_str())).then_some(())?;
                 self.type_of_with(&at.with(of), fuel)?.args.first().cloned()
             }
         }

@@ -40,7 +40,7 @@ impl CSharp<'_> {
             "array_creation_expression"
             | "implicit_array_creation_expression"
             | "collection_expression"
-            | "initializer_expression" => self.list(node),
+            | "initializer_expression" => self.list(node, None),
             "string_literal"
             | "verbatim_string_literal"
             | "raw_string_literal"
@@ -69,6 +69,10 @@ impl CSharp<'_> {
             "switch_expression" => self.switch_expression(node),
             "lambda_expression" | "anonymous_method_expression" => self.lambda(node),
             "declaration_expression" => self.out_variable(node),
+            "tuple_expression" => {
+                let items = self.arguments(node);
+                self.low.add(Kind::List(items), node)
+            }
             "await_expression" | "parenthesized_expression" | "checked_expression" => {
                 match named(node).into_iter().next() {
                     Some(inner) => self.expression(inner),

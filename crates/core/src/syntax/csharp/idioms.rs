@@ -1,10 +1,11 @@
 //! C#'s own: what the base class library does with text, numbers and sequences
 //! (learn.microsoft.com, ".NET API browser").
 
-use crate::syntax::idioms::{Idioms, Literals, TextStep};
+use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["ForEach", "Select", "SelectMany"],
+    makes_list: &["ImmutableArray.Create", "ImmutableList.Create"],
     passes: &["OrderBy", "Reverse", "Skip", "Take", "ToArray", "ToList", "Where"],
     texts: &[
         ("Concat", TextStep::Argument),
@@ -52,9 +53,14 @@ pub(super) const IDIOMS: Idioms = Idioms {
         "Where",
     ],
     unboxes: true,
+    puts_element: &["Add"],
+    puts_entries: &["AddRange"],
     puts_entry: &["Add", "TryAdd", "[]"],
     escapes: &["EscapeDataString", "EscapeUriString", "UrlEncode", "encode"],
     nests_namespaces: true,
+    own_listings: &[("Keys", Listing::Keys), ("Values", Listing::Values)],
+    map_rounds: Some(Listing::Entries),
+    entry_parts: [&["Item1", "Key"], &["Item2", "Value"]],
     ..Idioms::NONE
 };
 

@@ -13,7 +13,7 @@ impl CSharp<'_> {
     pub(super) fn wanted(&mut self, node: Node<'_>, ty: Option<&TypeName>) -> Id {
         match (node.kind(), ty) {
             ("implicit_object_creation_expression", Some(ty)) => self.made(node, ty.clone(), node),
-            ("initializer_expression", _) => self.list(node),
+            ("initializer_expression" | "collection_expression", ty) => self.list(node, ty),
             _ => self.expression(node),
         }
     }
@@ -36,7 +36,8 @@ impl CSharp<'_> {
         }
         let by_name = parts.iter().all(|part| part.kind() == "assignment_expression");
         if !by_name {
-            let items = parts.iter().map(|n| plain(self.expression(*n))).collect();
+            let held = ty.args.first();
+            let items = parts.iter().map(|n| plain(self.wanted(*n, held))).collect();
             return self.low.add(Kind::List(items), node);
         }
         if parts.is_empty() && MAPS.contains(&ty.simple()) {
@@ -86,7 +87,8 @@ impl CSharp<'_> {
     }
 
     /// An array or collection written out.
-    pub(super) fn list(&mut self, node: Node<'_>) -> Id {
+    pub(super) fn list(&mut self, node: Node<'_>, ty: Option<&TypeName>) -> Id {
+        let held = ty.and_then(|ty| ty.args.first());
         let holder = child(node, "initializer_expression").unwrap_or(node);
         let mut items = Vec::new();
         for part in named(holder) {
@@ -95,10 +97,10 @@ impl CSharp<'_> {
                     let inner = named(part).into_iter().next();
                     let spread = inner.is_some_and(|n| n.kind() == "spread_element");
                     let value = inner.and_then(|n| named(n).into_iter().next());
-                    items.extend(value.map(|n| Arg { name: None, value: self.expression(n), spread }));
+                    items.extend(value.map(|n| Arg { name: None, value: self.wanted(n, held), spread }));
                 }
                 "array_type" | "predefined_type" => {}
-                _ => items.push(plain(self.expression(part))),
+                _ => items.push(plain(self.wanted(part, held))),
             }
         }
         self.low.add(Kind::List(items), node)

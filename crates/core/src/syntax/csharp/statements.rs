@@ -132,15 +132,24 @@ impl CSharp<'_> {
 
     fn for_each(&mut self, node: Node<'_>) -> Id {
         let mut inside = Vec::new();
-        let over = node.child_by_field_name("right").map(|n| self.expression(n));
+        let mut over = node.child_by_field_name("right").map(|n| self.expression(n));
         if let Some(name) = node.child_by_field_name("left").filter(|n| n.kind() == "identifier") {
             let variable = Variable {
                 name: self.low.name(name),
                 name_span: span(name),
                 ty: self.declared(node),
+                each: over.take(),
                 ..Variable::default()
             };
             inside.push(self.low.add(Kind::Variable(variable), name));
+        }
+        if let Some(many) = node.child_by_field_name("left").filter(|n| n.kind() == "tuple_pattern") {
+            let held = self.low.held(many);
+            inside.push(self.low.holding(&held, None, over.take(), many));
+            for (place, name) in named(many).into_iter().enumerate().filter(|(_, n)| n.kind() == "identifier")
+            {
+                inside.push(self.low.part(&held, place, name, None));
+            }
         }
         inside.extend(over);
         inside.extend(node.child_by_field_name("body").map(|n| self.one(n)));

@@ -64,7 +64,7 @@ class A
 }
 "#,
         r#"
-class A():  { fun Go(x: object) = { val made = Item(1, Name = "a"); val short_: Item = Item(2); val map = {"a": 1, Keys.B: x}; val old = {"b": 2}; val list = [1, 2]; val fresh: Array<int> = [1, 2]; val found; val item: Item = (x as? Item); choose ((map.TryGetValue("k", found) && (x is classOf Item)) -> Show(found, item)); val text = (("item/${made.Id}?q=${x}" + "a"b") + string.Format("{0}/{1}", x, 2)); val cast = (x as Item); val safe = (x as? Item); val or = (cast ?: safe); val sure = [!! cast].Name.Length; frame.Navigate<ItemPage>(classOf ItemPage, key = [nameof Item.Name]); b.Click += \s, e { Go(e) }; val i: Item = (x as? Item); val way = choose x (1 -> "a" | classOf Item -> i.Name |  -> "c"); <val one; list; Go(one)>; x = map["a"] } }
+class A():  { fun Go(x: object) = { val made = Item(1, Name = "a"); val short_: Item = Item(2); val map = {"a": 1, Keys.B: x}; val old = {"b": 2}; val list = [1, 2]; val fresh: Array<int> = [1, 2]; val found; val item: Item = (x as? Item); choose ((map.TryGetValue("k", found) && (x is classOf Item)) -> Show(found, item)); val text = (("item/${made.Id}?q=${x}" + "a"b") + string.Format("{0}/{1}", x, 2)); val cast = (x as Item); val safe = (x as? Item); val or = (cast ?: safe); val sure = [!! cast].Name.Length; frame.Navigate<ItemPage>(classOf ItemPage, key = [nameof Item.Name]); b.Click += \s, e { Go(e) }; val i: Item = (x as? Item); val way = choose x (1 -> "a" | classOf Item -> i.Name |  -> "c"); <val one of list; Go(one)>; x = map["a"] } }
 "#,
     );
 }

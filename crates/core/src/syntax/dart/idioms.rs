@@ -1,6 +1,6 @@
 //! Dart's own: cascades, what `dart:core` does with text, lists and numbers (api.dart.dev).
 
-use crate::syntax::idioms::{Handed, Idioms, Literals, Scope, Subject, TextStep};
+use crate::syntax::idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 
 /// What a cascade is lowered to: a function that runs its sections on the value before it.
 pub(super) const CASCADE: &str = "..";
@@ -48,6 +48,10 @@ pub(super) const IDIOMS: Idioms = Idioms {
     all_cases: &["values"],
     puts_entries: &["addAll", "addEntries"],
     typed_getters: &["get"],
+    own_listings: &[("entries", Listing::Entries), ("keys", Listing::Keys), ("values", Listing::Values)],
+    map_rounds: Some(Listing::Entries),
+    entry_parts: [&["$1", "key"], &["$2", "value"]],
+    same: &["List.from", "List.of", "List.unmodifiable"],
     ..Idioms::NONE
 };
 

@@ -89,18 +89,31 @@ impl Dart<'_> {
         self.lower.add(Kind::Branch { subject: None, arms }, node)
     }
 
-    /// The loop's variable stands around its body. What it takes is not followed.
+    /// The loop's variable stands around its body.
     fn for_statement(&mut self, node: Node<'_>) -> Id {
         let mut inside = Vec::new();
+        let mut fields = vec!["init", "value", "condition", "update", "body"];
         if has(node, "in")
             && let Some(name) = node.child_by_field_name("name").or_else(|| child(node, "identifier"))
         {
             let ty = child(node, "type").map(|n| self.type_name(n));
-            let variable =
-                Variable { name: self.lower.name(name), name_span: span(name), ty, ..Variable::default() };
-            inside.push(self.lower.add(Kind::Variable(variable), name));
+            let each = node.child_by_field_name("value").map(|n| self.expression(n));
+            fields.retain(|field| *field != "value");
+            let (name, name_span) = (self.lower.name(name), span(name));
+            let variable = Variable { name, name_span, ty, each, ..Variable::default() };
+            inside.push(self.lower.add(Kind::Variable(variable), node));
         }
-        for field in ["init", "value", "condition", "update", "body"] {
+        if let Some(many) = child(node, "record_pattern") {
+            let held = self.lower.held(many);
+            let each = node.child_by_field_name("value").map(|n| self.expression(n));
+            fields.retain(|field| *field != "value");
+            inside.push(self.lower.holding(&held, None, each, many));
+            for (place, part) in named(many).into_iter().enumerate() {
+                let name = part.child_by_field_name("name").unwrap_or(part);
+                inside.push(self.lower.part(&held, place, name, None));
+            }
+        }
+        for field in fields {
             let parts: Vec<_> = node.children_by_field_name(field, &mut node.walk()).collect();
             for part in parts.into_iter().filter(Node::is_named) {
                 inside.push(self.item(part));

@@ -199,12 +199,9 @@ impl Java<'_> {
             mutable: !modifiers.words.iter().any(|w| w == "final"),
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
-            receiver: None,
             ty,
             init: init.map(|n| self.expression(n)),
-            delegate: None,
-            getter: None,
-            setter: None,
+            ..Variable::default()
         };
         self.0.add(Kind::Variable(variable), node)
     }

@@ -1,8 +1,8 @@
 //! Java's expressions and statements.
 
 use super::Java;
-use crate::syntax::code::{Modifiers, child, children, named, span, unescape};
-use crate::syntax::{Arm, Call, Id, Kind, Member, Parameter, Piece};
+use crate::syntax::code::{Modifiers, child, children, named, plain, span, unescape};
+use crate::syntax::{Arm, Call, Id, Kind, Member, Parameter, Piece, Variable};
 use tree_sitter::Node;
 
 impl Java<'_> {
@@ -70,7 +70,16 @@ impl Java<'_> {
                 let value = named(node).into_iter().next().map(|n| self.expression(n));
                 self.0.add(Kind::Return(value), node)
             }
-            "enhanced_for_statement" | "resource" => self.declaring(node),
+            "array_initializer" => {
+                let items = named(node).into_iter().map(|n| plain(self.expression(n))).collect();
+                self.0.add(Kind::List(items), node)
+            }
+            "array_creation_expression" => match child(node, "array_initializer") {
+                Some(items) => self.expression(items),
+                None => self.inside_of(node),
+            },
+            "enhanced_for_statement" => self.for_each(node),
+            "resource" => self.resource(node),
             _ => self.statement(node),
         }
     }
@@ -89,11 +98,13 @@ impl Java<'_> {
             | "expression_statement"
             | "local_variable_declaration"
             | "method_declaration" => self.item(node),
-            _ => {
-                let inside = self.items(named(node));
-                self.0.add(Kind::Other(inside), node)
-            }
+            _ => self.inside_of(node),
         }
+    }
+
+    fn inside_of(&mut self, node: Node<'_>) -> Id {
+        let inside = self.items(named(node));
+        self.0.add(Kind::Other(inside), node)
     }
 
     fn field(&mut self, node: Node<'_>) -> Id {
@@ -252,14 +263,26 @@ impl Java<'_> {
         self.0.add(Kind::Assign { target, op: op.as_str().into(), value }, node)
     }
 
-    /// A loop or resource that declares a variable.
-    fn declaring(&mut self, node: Node<'_>) -> Id {
+    /// A resource that is open for a body.
+    fn resource(&mut self, node: Node<'_>) -> Id {
         let ty = node.child_by_field_name("type").map(|n| self.type_name(n));
         let value = node.child_by_field_name("value");
-        let resource = value.filter(|_| node.kind() == "resource");
-        let mut inside = vec![self.variable(node, Modifiers::default(), ty, resource)];
-        inside.extend(value.filter(|_| resource.is_none()).map(|n| self.expression(n)));
-        inside.extend(node.child_by_field_name("body").map(|n| self.item(n)));
+        self.variable(node, Modifiers::default(), ty, value)
+    }
+
+    /// `for (X x : xs)`: the variable stands around the body.
+    fn for_each(&mut self, node: Node<'_>) -> Id {
+        let field = |name: &str| node.child_by_field_name(name);
+        let name = field("name").unwrap_or(node);
+        let variable = Variable {
+            name: self.0.name(name),
+            name_span: span(name),
+            ty: field("type").map(|n| self.type_name(n)).filter(|ty| ty.name != "var"),
+            each: field("value").map(|n| self.expression(n)),
+            ..Variable::default()
+        };
+        let mut inside = vec![self.0.add(Kind::Variable(variable), node)];
+        inside.extend(field("body").map(|n| self.item(n)));
         self.0.add(Kind::Other(inside), node)
     }
 }

@@ -1,10 +1,11 @@
 //! Java's own: what `java.lang` does with text and numbers.
 
 use crate::syntax::code::number_type;
-use crate::syntax::idioms::{Idioms, Literals, TextStep};
+use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["forEach", "map"],
+    makes_list: &["Arrays.asList", "List.of", "Set.of", "Stream.of", "asList", "listOf"],
     texts: &[
         ("concat", TextStep::Join),
         ("format", TextStep::Format),
@@ -31,7 +32,13 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("valueOf", "String"),
     ],
     all_cases: &["values"],
-    puts_entries: &["putAll"],
+    puts_element: &["add"],
+    puts_entries: &["addAll", "putAll"],
     literals: Literals { text: "String", truth: "Boolean", number: number_type },
+    own_listings: &[("entrySet", Listing::Entries), ("keySet", Listing::Keys), ("values", Listing::Values)],
+    map_rounds: Some(Listing::Entries),
+    makes_map: &["Map.of"],
+    entry_parts: [&["getKey"], &["getValue"]],
+    same: &["Collections.unmodifiableList", "List.copyOf", "Set.copyOf"],
     ..Idioms::NONE
 };

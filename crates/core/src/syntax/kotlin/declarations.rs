@@ -203,36 +203,65 @@ impl Kotlin<'_> {
             getter: child(node, "getter").and_then(|n| child(n, "function_body")).map(|n| self.inside(n)),
             setter: child(node, "setter").and_then(|n| child(n, "function_body")).map(|n| self.inside(n)),
             mutable: has(node, "var"),
+            ..Variable::default()
         };
         self.0.add(Kind::Variable(variable), node)
     }
 
-    /// `val (a, b) = pair`: names whose values are not followed.
+    /// `val (a, b) = pair`: each name is what stands at its place.
     fn destructured(&mut self, many: Node<'_>, init: Option<Id>) -> Id {
-        let mut inside: Vec<Id> = init.into_iter().collect();
-        for part in named(many) {
-            inside.push(self.declared(part));
-        }
+        let held = self.0.held(many);
+        let mut inside = vec![self.0.holding(&held, init, None, many)];
+        inside.extend(self.parts(&held, many));
         self.0.add(Kind::Other(inside), many)
     }
 
-    /// A variable that gets its value from elsewhere: a loop, a subject, a destructured pair.
+    /// The names that something is taken apart to.
+    pub(super) fn parts(&mut self, held: &SmolStr, many: Node<'_>) -> Vec<Id> {
+        let mut found = Vec::new();
+        for (place, part) in named(many).into_iter().enumerate() {
+            let ty = named(part).into_iter().find(|n| is_type(*n)).map(|n| self.type_name(n));
+            let name = child(part, "identifier").unwrap_or(part);
+            found.push(self.0.part(held, place, name, ty));
+        }
+        found
+    }
+
+    /// A variable that gets its value from elsewhere: a subject.
     pub(super) fn declared(&mut self, node: Node<'_>) -> Id {
+        self.taking(node, None)
+    }
+
+    fn taking(&mut self, node: Node<'_>, each: Option<Id>) -> Id {
         let name = child(node, "identifier").unwrap_or(node);
         let variable = Variable {
             name: self.0.name(name),
             name_span: span(name),
-            modifiers: Vec::new(),
-            annotations: Vec::new(),
-            receiver: None,
             ty: named(node).into_iter().find(|n| is_type(*n)).map(|n| self.type_name(n)),
-            init: None,
-            delegate: None,
-            getter: None,
-            setter: None,
-            mutable: false,
+            each,
+            ..Variable::default()
         };
         self.0.add(Kind::Variable(variable), node)
+    }
+
+    /// `for (x in xs)`: the variable stands around the body.
+    pub(super) fn for_loop(&mut self, node: Node<'_>) -> Id {
+        let parts = named(node);
+        let Some(at) = parts.iter().position(|n| n.kind().ends_with("variable_declaration")) else {
+            let inside = self.items(parts);
+            return self.0.add(Kind::Other(inside), node);
+        };
+        let over = parts.get(at + 1).map(|n| self.expression(*n));
+        let mut inside = Vec::new();
+        if parts[at].kind() == "variable_declaration" {
+            inside.push(self.taking(parts[at], over));
+        } else {
+            let held = self.0.held(parts[at]);
+            inside.push(self.0.holding(&held, None, over, parts[at]));
+            inside.extend(self.parts(&held, parts[at]));
+        }
+        inside.extend(self.items(parts.into_iter().skip(at + 2).collect()));
+        self.0.add(Kind::Other(inside), node)
     }
 
     pub(super) fn type_name(&self, node: Node<'_>) -> TypeName {

@@ -70,6 +70,7 @@ impl Kotlin<'_> {
             | "function_declaration"
             | "property_declaration"
             | "ERROR" => self.item(node),
+            "for_statement" => self.for_loop(node),
             "variable_declaration" => self.declared(node),
             "multi_variable_declaration" => {
                 let inside = named(node).into_iter().map(|n| self.declared(n)).collect();
@@ -328,8 +329,16 @@ impl Kotlin<'_> {
             return self.0.add(Kind::Lambda { params, body }, literal);
         }
         let mut params = Vec::new();
+        let mut items = Vec::new();
         if let Some(list) = child(literal, "lambda_parameters") {
             for part in named(list) {
+                if part.kind() == "multi_variable_declaration" {
+                    let name = self.0.held(part);
+                    items.extend(self.parts(&name, part));
+                    let parameter = Parameter { name, ..Parameter::default() };
+                    params.push(self.0.add(Kind::Parameter(parameter), part));
+                    continue;
+                }
                 let name = child(part, "identifier").map(|n| self.0.name(n)).unwrap_or_default();
                 let ty = named(part).into_iter().find(|n| is_type(*n)).map(|n| self.type_name(n));
                 let parameter = Parameter { name, ty, ..Parameter::default() };
@@ -337,7 +346,7 @@ impl Kotlin<'_> {
             }
         }
         let statements = named(literal).into_iter().filter(|n| n.kind() != "lambda_parameters").collect();
-        let items = self.items(statements);
+        items.extend(self.items(statements));
         let body = self.0.add(Kind::Block(items), literal);
         self.0.add(Kind::Lambda { params, body }, literal)
     }

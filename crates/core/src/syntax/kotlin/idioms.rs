@@ -2,7 +2,7 @@
 //! (kotlinlang.org, "Scope functions").
 
 use crate::syntax::code::number_type;
-use crate::syntax::idioms::{Handed, Idioms, Literals, Scope, Subject, TextStep};
+use crate::syntax::idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 
 const fn on_receiver(as_: Handed, gives_subject: bool, builds: bool) -> Scope {
     Scope { on: Subject::Receiver, as_, gives_subject, builds }
@@ -19,6 +19,20 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("with", Scope { on: Subject::Argument, as_: Handed::This, gives_subject: false, builds: true }),
     ],
     loops: &["forEach", "map", "mapNotNull", "onEach"],
+    makes_list: &[
+        "arrayListOf",
+        "arrayOf",
+        "hashSetOf",
+        "immutableListOf",
+        "linkedSetOf",
+        "listOf",
+        "listOfNotNull",
+        "mutableListOf",
+        "mutableSetOf",
+        "persistentListOf",
+        "sequenceOf",
+        "setOf",
+    ],
     passes: &["asReversed", "distinct", "filter", "reversed", "sortedBy", "toList"],
     lazy: &["lazy"],
     texts: &[
@@ -60,7 +74,15 @@ pub(super) const IDIOMS: Idioms = Idioms {
     trailing_lambdas: true,
     tear_offs: false,
     all_cases: &["entries", "values"],
+    puts_element: &["add"],
     puts_entries: &["addAll", "putAll"],
     typed_getters: &["get"],
+    counted_loops: &["forEachIndexed", "mapIndexed"],
+    own_listings: &[("entries", Listing::Entries), ("keys", Listing::Keys), ("values", Listing::Values)],
+    map_rounds: Some(Listing::Entries),
+    makes_map: &["hashMapOf", "linkedMapOf", "mapOf", "mutableMapOf", "persistentMapOf"],
+    entry_parts: [&["first", "key"], &["second", "value"]],
+    pairs: "Pair",
+    counts: &["withIndex"],
     ..Idioms::NONE
 };

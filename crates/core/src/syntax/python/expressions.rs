@@ -49,6 +49,7 @@ impl Python<'_> {
                 let items = named(node).into_iter().map(|n| plain(self.expression(n))).collect();
                 self.0.add(Kind::List(items), node)
             }
+            "list_comprehension" | "set_comprehension" | "generator_expression" => self.comprehension(node),
             "dictionary" => self.dictionary(node),
             "parenthesized_expression" | "await" => match named(node).into_iter().next_back() {
                 Some(inner) => self.expression(inner),

@@ -1,6 +1,6 @@
 //! Python's own (docs.python.org, "Built-in Functions").
 
-use crate::syntax::idioms::{Idioms, Literals, TextStep};
+use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["forEach"],
@@ -24,6 +24,10 @@ pub(super) const IDIOMS: Idioms = Idioms {
     hands_classes: true,
     bare_classes: true,
     marks_overrides: false,
+    own_listings: &[("items", Listing::Entries), ("keys", Listing::Keys), ("values", Listing::Values)],
+    map_rounds: Some(Listing::Keys),
+    same: &["list", "reversed", "set", "sorted", "tuple"],
+    counts: &["enumerate"],
     ..Idioms::NONE
 };
 

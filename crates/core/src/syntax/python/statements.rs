@@ -115,39 +115,59 @@ impl Python<'_> {
         self.0.add(Kind::Branch { subject: None, arms }, node)
     }
 
-    /// A loop runs its body on each of what it is over. Names that an element is taken apart to are
-    /// what stands at its places.
+    /// A loop runs its body on each of what it is over.
     fn for_loop(&mut self, node: Node<'_>) -> Id {
-        let field = |name: &str| node.child_by_field_name(name);
-        let (Some(left), Some(right)) = (field("left"), field("right")) else { return self.0.nothing(node) };
+        let body = node.child_by_field_name("body");
+        self.each(node, node, &|lens, mut items| {
+            items.extend(body.map(|body| lens.items(named(body))).unwrap_or_default());
+            lens.0.add(Kind::Block(items), body.unwrap_or(node))
+        })
+    }
+
+    /// `[f(x) for x in xs]`: what comes out for each; the innermost loop is the last that is written.
+    pub(super) fn comprehension(&mut self, node: Node<'_>) -> Id {
+        let parts = named(node);
+        let loops: Vec<_> = parts.iter().copied().filter(|n| n.kind() == "for_in_clause").collect();
+        let tests: Vec<_> = parts.iter().copied().filter(|n| n.kind() == "if_clause").collect();
+        let Some(body) = node.child_by_field_name("body") else { return self.0.nothing(node) };
+        self.nested(node, &loops, &tests, body)
+    }
+
+    fn nested(&mut self, whole: Node<'_>, loops: &[Node<'_>], tests: &[Node<'_>], body: Node<'_>) -> Id {
+        let Some((outer, rest)) = loops.split_first() else { return self.expression(body) };
+        self.each(*outer, whole, &|lens, mut items| {
+            let last = rest.is_empty();
+            for test in tests.iter().filter(|_| last) {
+                items.push(lens.expression(*test));
+            }
+            items.push(lens.nested(whole, rest, tests, body));
+            lens.0.add(Kind::Block(items), body)
+        })
+    }
+
+    /// What is run on each element. Names that one is taken apart to are what stands at its places.
+    fn each(&mut self, head: Node<'_>, whole: Node<'_>, body: &dyn Fn(&mut Self, Vec<Id>) -> Id) -> Id {
+        let field = |name: &str| head.child_by_field_name(name);
+        let (Some(left), Some(right)) = (field("left"), field("right")) else { return self.0.nothing(whole) };
         let of = self.expression(right);
-        let names: Vec<Node<'_>> = match left.kind() {
-            "identifier" => vec![left],
-            _ => named(left),
-        };
         let single = left.kind() == "identifier";
         let item: SmolStr = if single { self.0.name(left) } else { "<item>".into() };
         self.is_new(&item);
         let parameter = Parameter { name: item.clone(), ..Parameter::default() };
         let params = vec![self.0.add(Kind::Parameter(parameter), left)];
+        let names = if single { Vec::new() } else { named(left) };
         let mut items = Vec::new();
-        for (place, name) in names.into_iter().enumerate().filter(|_| !single) {
-            let of = self.0.add(Kind::Name(item.clone()), name);
-            let place = self.0.add(Kind::Number(place.to_string().into()), name);
-            let init = self.0.add(Kind::Index { of, args: vec![place] }, name);
+        for (place, name) in names.into_iter().enumerate() {
             let text = self.0.name(name);
             self.is_new(&text);
-            let variable =
-                Variable { name: text, name_span: span(name), init: Some(init), ..Variable::default() };
-            items.push(self.0.add(Kind::Variable(variable), name));
+            items.push(self.0.part(&item, place, name, None));
         }
-        items.extend(field("body").map(|body| self.items(named(body))).unwrap_or_default());
-        let body = self.0.add(Kind::Block(items), field("body").unwrap_or(node));
-        let lambda = self.0.add(Kind::Lambda { params, body }, node);
+        let body = body(self, items);
+        let lambda = self.0.add(Kind::Lambda { params, body }, whole);
         let member = Member { of, name: "forEach".into(), name_span: span(right), safe: false };
         let callee = self.0.add(Kind::Member(member), right);
         let call = Call { callee, types: Vec::new(), args: vec![plain(lambda)], new: false, body: None };
-        self.0.add(Kind::Call(call), node)
+        self.0.add(Kind::Call(call), whole)
     }
 
     fn with(&mut self, node: Node<'_>) -> Id {

@@ -4,6 +4,7 @@ use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["flatMap", "forEach", "map"],
+    makes_list: &["Array.of"],
     passes: &["concat", "filter", "flat", "reverse", "slice", "sort"],
     texts: &[
         ("String", TextStep::Argument),
@@ -36,5 +37,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
     keyed_objects: true,
     hands_classes: true,
     marks_overrides: false,
+    same: &["Array.from", "Object.freeze", "Object.seal"],
     ..Idioms::NONE
 };

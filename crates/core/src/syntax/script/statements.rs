@@ -1,8 +1,10 @@
 //! Statements.
 
 use super::Script;
+use crate::model::Span;
 use crate::syntax::code::{has, named, span};
 use crate::syntax::{Arm, Id, Kind, Variable};
+use smol_str::SmolStr;
 use tree_sitter::Node;
 
 impl Script<'_> {
@@ -77,18 +79,31 @@ impl Script<'_> {
     /// `for (const x of xs) …`: the variable stands around the body.
     fn for_in(&mut self, node: Node<'_>) -> Id {
         let mut inside = Vec::new();
-        if let Some(left) = node.child_by_field_name("left")
-            && left.kind() == "identifier"
-            && (has(node, "const") || has(node, "let") || has(node, "var"))
-        {
-            let variable = Variable { name: self.0.name(left), name_span: span(left), ..Variable::default() };
-            inside.push(self.0.add(Kind::Variable(variable), left));
+        let declares = ["const", "let", "var"].iter().any(|word| has(node, word));
+        let mut over = node.child_by_field_name("right").map(|n| self.item(n));
+        if let Some(left) = node.child_by_field_name("left").filter(|_| declares) {
+            // Of an object's keys nothing is said.
+            let each = if has(node, "of") { over.take() } else { None };
+            self.taken_from(left, each, &mut inside);
         }
-        for field in ["right", "body"] {
-            if let Some(part) = node.child_by_field_name(field) {
-                inside.push(self.item(part));
-            }
-        }
+        inside.extend(over);
+        inside.extend(node.child_by_field_name("body").map(|n| self.item(n)));
         self.0.add(Kind::Other(inside), node)
+    }
+
+    /// What a loop's head declares: one name, or the parts of each element.
+    fn taken_from(&mut self, left: Node<'_>, each: Option<Id>, inside: &mut Vec<Id>) {
+        if left.kind() == "identifier" {
+            let (name, name_span) = (self.0.name(left), span(left));
+            let variable = Variable { name, name_span, each, ..Variable::default() };
+            inside.push(self.0.add(Kind::Variable(variable), left));
+            return;
+        }
+        let name: SmolStr = format!("<each {}>", span(left).start).into();
+        let name_span = Span { start: span(left).start, end: span(left).start };
+        let variable = Variable { name: name.clone(), name_span, each, ..Variable::default() };
+        inside.push(self.0.add(Kind::Variable(variable), left));
+        let whole = |lens: &mut Self, at: Span| lens.0.tree.add(Kind::Name(name.clone()), at);
+        self.taken_apart(left, &whole, inside);
     }
 }

@@ -297,7 +297,12 @@ impl Swift<'_> {
     fn tuple(&mut self, node: Node<'_>) -> Id {
         match named(node).as_slice() {
             [one] => self.expression(*one),
-            _ => self.block_of(node),
+            _ => {
+                let mut values = node.walk();
+                let values: Vec<_> = node.children_by_field_name("value", &mut values).collect();
+                let items = values.into_iter().map(|n| plain(self.expression(n))).collect();
+                self.0.add(Kind::List(items), node)
+            }
         }
     }
 

@@ -1,7 +1,7 @@
 //! Swift's own: the standard library's sequences, optionals and texts
 //! (developer.apple.com, "Swift Standard Library").
 
-use crate::syntax::idioms::{Idioms, Literals, Sequences, TextStep};
+use crate::syntax::idioms::{Idioms, Listing, Literals, Sequences, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     scopes: &[],
@@ -64,11 +64,17 @@ pub(super) const IDIOMS: Idioms = Idioms {
         same: &["indices", "lazy"],
         flatten: &["flatMap"],
     },
-    puts_element: &["append", "contains", "firstIndex", "insert"],
+    puts_element: &["append", "insert"],
+    seeks_element: &["contains", "firstIndex"],
     self_type: "Self",
     whole_modules: true,
     extends_types: true,
     closures_build: true,
+    own_listings: &[("keys", Listing::Keys), ("values", Listing::Values)],
+    map_rounds: Some(Listing::Entries),
+    entry_parts: [&["key"], &["value"]],
+    same: &["Array", "Set"],
+    counts: &["enumerated"],
     ..Idioms::NONE
 };
 

@@ -69,13 +69,12 @@ impl Swift<'_> {
             name_span: span(name),
             modifiers: Modifier::among(words),
             annotations,
-            receiver: None,
             ty: said.or(object),
             init,
-            delegate: None,
             getter,
             setter: setter.or_else(|| one.watched.map(|n| self.inside(n))),
             mutable,
+            ..Variable::default()
         };
         self.0.add(Kind::Variable(variable), node)
     }

@@ -70,17 +70,31 @@ impl Swift<'_> {
             return self.inside(node);
         };
         let bound = named(item).into_iter().find(|n| n.kind() == "simple_identifier");
-        let params = match bound {
-            Some(name) => {
-                let parameter = Parameter { name: self.0.name(name), ..Parameter::default() };
-                vec![self.0.add(Kind::Parameter(parameter), name)]
+        let places: Vec<_> = named(item).into_iter().filter(|n| n.kind() == "pattern").collect();
+        let name = bound.map_or_else(|| self.0.held(item), |name| self.0.name(name));
+        let name_of = name.clone();
+        let mut inside = Vec::new();
+        for (place, part) in places.iter().enumerate() {
+            match named(*part).as_slice() {
+                [name] if name.kind() == "simple_identifier" => {
+                    inside.push(self.0.part(&name_of, place, *name, None));
+                }
+                _ => inside.push(self.pattern(*part, true)),
             }
-            None => vec![self.pattern(item, true)],
-        };
+        }
+        let parameter = Parameter { name, ..Parameter::default() };
+        let mut params = vec![self.0.add(Kind::Parameter(parameter), bound.unwrap_or(item))];
+        if bound.is_none() && places.is_empty() {
+            params = vec![self.pattern(item, true)];
+        }
         let of = self.expression(over);
         let parts = children(node);
         let opens = parts.iter().position(|n| n.kind() == "{").unwrap_or(parts.len());
-        let body = self.braces(&parts[opens..], node);
+        let mut body = self.braces(&parts[opens..], node);
+        if !inside.is_empty() {
+            inside.push(body);
+            body = self.0.add(Kind::Block(inside), node);
+        }
         let lambda = self.0.add(Kind::Lambda { params, body }, node);
         let member = Member { of, name: "forEach".into(), name_span: span(over), safe: false };
         let callee = self.0.add(Kind::Member(member), over);

@@ -51,10 +51,7 @@ fn of_table(page: &Expr, values: &Values<'_>) -> Vec<RouteFact> {
     let Kind::Member(member) = tree.kind(page.at.id) else { return Vec::new() };
     let Some((name, _)) = tree.last_name(member.of) else { return Vec::new() };
     let table = tree.ancestors(page.at.id).find_map(|up| match tree.kind(up) {
-        Kind::Other(items) => match items.as_slice() {
-            [each, over, ..] => tree.variable(*each).filter(|each| each.name == *name).map(|_| *over),
-            _ => None,
-        },
+        Kind::Other(items) => tree.variable(*items.first()?).filter(|each| each.name == *name)?.each,
         _ => None,
     });
     let entries = table.and_then(|over| values.entries(&page.with(over)));
