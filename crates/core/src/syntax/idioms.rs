@@ -82,6 +82,8 @@ pub struct Idioms {
     pub escapes: &'static [&'static str],
     /// What stands for the class around.
     pub self_type: &'static str,
+    /// What a function's body declares at any depth is there in all of it.
+    pub scopes_by_function: bool,
     /// A file takes in nothing that it does not name.
     pub imports_by_name: bool,
     /// What one file of a module declares, all of its files see.
@@ -232,6 +234,7 @@ impl Idioms {
         pairs: "",
         escapes: &["encode"],
         self_type: "",
+        scopes_by_function: false,
         imports_by_name: false,
         whole_modules: false,
         nests_namespaces: false,

@@ -159,7 +159,7 @@ impl<'p> Values<'p> {
         ways.into_iter().map(|shape| self.text_value(shape)).collect()
     }
 
-    fn text_value(&self, shape: Shape) -> Value {
+    pub(super) fn text_value(&self, shape: Shape) -> Value {
         let written = shape.plain().is_some_and(|text| !text.is_empty()) && shape.is_in_place();
         let form = if shape.has_literal_words() || written {
             Form::Literal
@@ -172,7 +172,7 @@ impl<'p> Values<'p> {
     }
 
     /// What an expression is when put into a string.
-    fn shapes(&self, expr: &Expr, fuel: &Fuel) -> Vec<Shape> {
+    pub(super) fn shapes(&self, expr: &Expr, fuel: &Fuel) -> Vec<Shape> {
         self.eval_with(expr, fuel)
             .into_iter()
             .map(|value| match value.datum {
@@ -363,7 +363,7 @@ impl<'p> Values<'p> {
                     Some(_) => (of, &call.args[..]),
                     None => (arg, &call.args[1..]),
                 };
-                Some(self.formatted(&pattern, rest, fuel))
+                Some(self.formatted(&pattern, expr, rest, fuel))
             }
             (TextStep::Join, Some(of), Some(arg)) => {
                 let ways = combine(&self.shapes(&of, fuel), &self.shapes(&arg, fuel));
@@ -397,58 +397,6 @@ impl<'p> Values<'p> {
             [one] => one.shape().and_then(Shape::plain),
             _ => None,
         }
-    }
-
-    /// `"loan/%s"` with its arguments: each conversion takes the next one.
-    fn formatted(&self, pattern: &Expr, args: &[crate::syntax::Arg], fuel: &Fuel) -> Vec<Value> {
-        let Some(shape) = self.shapes(pattern, fuel).into_iter().next() else { return Value::unknown() };
-        let Some(pattern_text) = shape.plain() else { return Value::unknown() };
-        let in_place = shape.has_literal_words();
-        let mut result = Shape::text("", in_place);
-        let mut args = args.iter();
-        let mut rest = pattern_text.as_str();
-        if !rest.contains('%') && rest.contains("{0}") {
-            let places: Vec<crate::syntax::Arg> = args.cloned().collect();
-            return vec![self.text_value(self.placed(pattern, rest, &places, in_place, fuel))];
-        }
-        while let Some(at) = rest.find('%') {
-            result.push(Shape::text(&rest[..at], in_place));
-            let tail = &rest[at + 1..];
-            let end = tail.find(|c: char| c.is_alphabetic() || c == '%').map_or(tail.len(), |i| i + 1);
-            if tail.starts_with('%') {
-                result.push(Shape::text("%", in_place));
-            } else if let Some(arg) = args.next() {
-                let filled = self.shapes(&pattern.with(arg.value), fuel).into_iter().next();
-                result.push(filled.unwrap_or_default());
-            }
-            rest = tail.get(end..).unwrap_or_default();
-        }
-        result.push(Shape::text(rest, in_place));
-        vec![self.text_value(result)]
-    }
-
-    /// `"loan/{0}"` with its arguments, each by its place.
-    fn placed(
-        &self,
-        pattern: &Expr,
-        text: &str,
-        args: &[crate::syntax::Arg],
-        in_place: bool,
-        fuel: &Fuel,
-    ) -> Shape {
-        let mut result = Shape::text("", in_place);
-        let mut rest = text;
-        while let Some((before, after)) = rest.split_once('{') {
-            let (place, tail) = after.split_once('}').unwrap_or((after, ""));
-            let index = place.split([':', ',']).next().and_then(|digits| digits.parse::<usize>().ok());
-            result.push(Shape::text(before, in_place));
-            let arg = index.and_then(|index| args.get(index));
-            let filled = arg.and_then(|arg| self.shapes(&pattern.with(arg.value), fuel).into_iter().next());
-            result.push(filled.unwrap_or_default());
-            rest = tail;
-        }
-        result.push(Shape::text(rest, in_place));
-        result
     }
 
     /// A call of one of the app's own functions: what it hands back, its parameters bound.

@@ -75,8 +75,11 @@ impl<'p> Values<'p> {
         match tree.kind(at.id) {
             Kind::Block(items) => {
                 let start = tree.span(inner).start;
+                let around =
+                    |i: Id| tree.idioms.scopes_by_function && matches!(tree.kind(i), Kind::Branch { .. });
                 let before = items.iter().copied().filter(|&i| {
-                    i != inner && (tree.span(i).start < start || !matches!(tree.kind(i), Kind::Variable(_)))
+                    (i != inner || around(i))
+                        && (tree.span(i).start < start || !matches!(tree.kind(i), Kind::Variable(_)))
                 });
                 // The latest of several of the same name is the one in force.
                 let mut found = None;
@@ -127,6 +130,12 @@ impl<'p> Values<'p> {
                     return Some(Def::Class(at));
                 }
                 Kind::Function(function) if function.name == name => functions.push(at),
+                Kind::Branch { arms, .. } if tree.idioms.scopes_by_function => {
+                    let inside: Vec<Id> = arms.iter().map(|arm| arm.body).collect();
+                    if let Some(id) = declared_inside(tree, &inside, name) {
+                        return Some(Def::Variable(Ref { file, id }));
+                    }
+                }
                 Kind::Other(_) | Kind::Case { .. } | Kind::Cast { .. } | Kind::Binary { .. } => {
                     if let Some(id) = declared_inside(tree, &[id], name) {
                         return Some(Def::Variable(Ref { file, id }));
@@ -461,6 +470,10 @@ fn declared_inside(tree: &Tree, inside: &[Id], name: &str) -> Option<Id> {
     inside.iter().copied().find_map(|id| match tree.kind(id) {
         Kind::Variable(variable) if variable.name == name => Some(id),
         Kind::Other(inner) => declared_inside(tree, inner, name),
+        Kind::Block(inner) if tree.idioms.scopes_by_function => declared_inside(tree, inner, name),
+        Kind::Branch { arms, .. } if tree.idioms.scopes_by_function => {
+            arms.iter().find_map(|arm| declared_inside(tree, &[arm.body], name))
+        }
         Kind::Case { args, .. } => args.iter().find_map(|arg| declared_inside(tree, &[arg.value], name)),
         Kind::Cast { of, .. } => declared_inside(tree, &[*of], name),
         Kind::Binary { op, left, .. } if *op == BinaryOp::Matches => declared_inside(tree, &[*left], name),

@@ -173,7 +173,7 @@ fun main(new: Boolean, given: String?, kind: Int) {
 "#,
         expect![[r#"
             "item" literal : String
-            ? dynamic : String
+            "b" computed : String
             "later" literal : String
             "a" computed | "b" computed : String
             "one" computed | "two" computed | "many" computed : String

@@ -3,7 +3,17 @@
 use super::eval::Value;
 use super::{Datum, Def, Expr, Fuel, Ref, Values};
 use crate::model::Form;
-use crate::syntax::{Id, Kind, Variable};
+use crate::syntax::{AssignOp, Id, Kind, Variable};
+
+/// A place that sets a variable.
+pub(super) struct Assigned {
+    /// The assignment.
+    pub(super) at: Id,
+    /// `=`, `+=` and their like.
+    pub(super) op: AssignOp,
+    /// What it is set to, or changed by.
+    pub(super) value: Id,
+}
 
 impl Values<'_> {
     pub(super) fn eval_variable(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Vec<Value> {
@@ -17,7 +27,11 @@ impl Values<'_> {
             return self.eval_all(&each, fuel).unwrap_or_else(Value::unknown);
         }
         let local = self.is_local(at);
-        let Some(source) = self.value_of_variable(&here, variable) else { return Value::unknown() };
+        let Some(source) = self.value_of_variable(&here, variable) else {
+            let reaching = if local { self.reaching(at, expr, &variable.name) } else { Vec::new() };
+            let known = super::collections::Elements::known(reaching, false);
+            return self.eval_all(&known, fuel).unwrap_or_else(Value::unknown);
+        };
         let values = match variable.getter {
             Some(getter) if getter == source.at.id => self.eval_body(&source, fuel),
             _ => self.eval_with(&source, fuel),
@@ -86,23 +100,27 @@ impl Values<'_> {
 
     /// The values assigned to a variable after its declaration, in the scope that holds it.
     fn assignments(&self, at: Ref, name: &str) -> Vec<Id> {
+        self.assigned(at, name).into_iter().map(|set| set.value).collect()
+    }
+
+    /// Where a variable is set after its declaration, in the scope that holds it.
+    pub(super) fn assigned(&self, at: Ref, name: &str) -> Vec<Assigned> {
         let tree = self.tree(at);
         let uses = self.program.uses_in(at.file, name).iter();
         let mut found = Vec::new();
         for used in uses {
-            let mut target = used.id;
+            let target = used.id;
             if let Kind::Member(member) = tree.kind(target)
                 && !matches!(tree.kind(member.of), Kind::This)
             {
                 continue;
             }
             let Some(parent) = tree.node(target).parent else { continue };
-            if let Kind::Assign { target: assigned, value, .. } = tree.kind(parent) {
-                let same = *assigned == target && self.assigns_to(at, *used, name);
-                target = *value;
-                if same {
-                    found.push(target);
-                }
+            if let Kind::Assign { target: assigned, op, value } = tree.kind(parent)
+                && *assigned == target
+                && self.assigns_to(at, *used, name)
+            {
+                found.push(Assigned { at: parent, op: *op, value: *value });
             }
         }
         found

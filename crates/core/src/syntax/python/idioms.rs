@@ -4,7 +4,12 @@ use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["forEach"],
-    texts: &[("lower", TextStep::Receiver), ("str", TextStep::Argument), ("strip", TextStep::Receiver)],
+    texts: &[
+        ("format", TextStep::Format),
+        ("lower", TextStep::Receiver),
+        ("str", TextStep::Argument),
+        ("strip", TextStep::Receiver),
+    ],
     members: &[
         ("bool", "bool"),
         ("float", "float"),
@@ -19,6 +24,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     literals: Literals { text: "str", truth: "bool", number },
     tear_offs: true,
     self_type: "Self",
+    scopes_by_function: true,
     imports_by_name: true,
     keyed_objects: true,
     hands_classes: true,
