@@ -3,7 +3,7 @@
 
 use super::collections::Elements;
 use super::{Def, Expr, Fuel, Ref, Values};
-use crate::syntax::{BinaryOp, Call, Id, Kind, Listing};
+use crate::syntax::{BinaryOp, Call, Kind, Listing};
 
 /// What is taken in one round.
 #[derive(Debug, Clone)]
@@ -172,17 +172,26 @@ impl Values<'_> {
         match round {
             Round::Entry(key, value) => [key, value].get(place).map(|part| Expr::clone(part)),
             Round::One(one) => match self.kind(one.at) {
-                Kind::Binary { op: BinaryOp::Pair, left, right } => {
-                    [left, right].get(place).map(|&&part| one.with(part))
-                }
-                Kind::Call(call) => {
-                    let args: Vec<Id> = call.args.iter().map(|arg| arg.value).collect();
-                    let tree = self.tree(one.at);
-                    let pairs = tree.callee(call).is_some_and(|(name, _)| tree.idioms.pairs == name.as_str());
-                    args.get(place).filter(|_| pairs).map(|&part| one.with(part))
-                }
-                _ => None,
+                Kind::Name(_) | Kind::Member(_) => self.pair_part_of(&self.built(one).root, place),
+                _ => self.pair_part_of(one, place),
             },
+        }
+    }
+
+    fn pair_part_of(&self, pair: &Expr, place: usize) -> Option<Expr> {
+        match self.kind(pair.at) {
+            Kind::Binary { op: BinaryOp::Pair, left, right } => {
+                [left, right].get(place).map(|&&part| pair.with(part))
+            }
+            Kind::Call(call) => {
+                let tree = self.tree(pair.at);
+                let pairs = tree.callee(call).is_some_and(|(name, _)| tree.idioms.pairs == name.as_str());
+                call.args.get(place).filter(|_| pairs).map(|arg| pair.with(arg.value))
+            }
+            Kind::List(items) if items.iter().all(|item| !item.spread) => {
+                items.get(place).map(|item| pair.with(item.value))
+            }
+            _ => None,
         }
     }
 }
