@@ -36,6 +36,16 @@ impl ShownBy {
     }
 }
 
+/// To which of its routes a container is a way in of itself.
+#[derive(Debug, Clone, Copy, Default, PartialEq, Eq)]
+pub enum Offers {
+    /// To what it shows first.
+    #[default]
+    Start,
+    /// To all of them, called or not: by a bar, a drawer, a row of tabs of its own.
+    All,
+}
+
 /// What a container shows first.
 #[derive(Debug, Clone)]
 pub enum Start {

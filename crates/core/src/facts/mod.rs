@@ -14,7 +14,7 @@ pub use calls::{
     ArgumentFact, CallFact, Channel, HostHint, Literal, ReadFact, ResultSideFact, Slot, TargetFact, ValueType,
 };
 pub use ids::{ActionId, CallId, ContainerId, RouteId, ScreenId};
-pub use kinds::{Absent, Holds, Opened, Order, ShownBy, Start, Takes};
+pub use kinds::{Absent, Holds, Offers, Opened, Order, ShownBy, Start, Takes};
 pub use own::{Own, OwnFact};
 pub use routes::{
     ActionFact, ChosenStart, ContainerFact, ContainerKey, LinkFact, Owner, ParameterFact, RedirectFact,

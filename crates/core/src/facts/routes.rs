@@ -1,6 +1,6 @@
 //! Routes and what they stand in, as they are recovered.
 
-use super::{At, Holds, Opened, Order, ShownBy, Start, Takes, TargetFact};
+use super::{At, Holds, Offers, Opened, Order, ShownBy, Start, Takes, TargetFact};
 use crate::model::{RouteKind, Style, Via};
 use crate::values::Ref;
 
@@ -167,6 +167,8 @@ pub struct ContainerFact {
     pub stands_where_shown: bool,
     /// What it holds.
     pub holds: Holds,
+    /// To what of it there is a way in as soon as it is shown.
+    pub offers: Offers,
 }
 
 impl ContainerFact {
@@ -188,6 +190,7 @@ impl ContainerFact {
             no_fallback: None,
             stands_where_shown: false,
             holds: Holds::default(),
+            offers: Offers::default(),
         }
     }
 }

@@ -1,7 +1,7 @@
 //! Which routes a way leads to, from the entries on.
 
 use super::graph::Graph;
-use crate::facts::{RouteId, TargetFact};
+use crate::facts::{ContainerId, Offers, RouteId, TargetFact};
 use pathfinding::prelude::bfs_reach;
 
 /// Marks every route that can be reached.
@@ -14,6 +14,8 @@ pub(super) fn mark(graph: &mut Graph<'_>) {
         let hosted = graph.containers.iter().filter(|container| container.hosted);
         seeds.extend(hosted.flat_map(|container| container.starts.clone()));
     }
+    let apps = graph.containers.indices().filter(|&i| graph.containers[i].is_app);
+    seeds.extend(apps.flat_map(|app| offered(graph, app)));
     // A notification, a service, the app's own links: nobody's screen, so always at hand.
     let loose = graph.calls.iter().filter(|call| call.screens.is_empty());
     seeds.extend(loose.flat_map(|call| call.targets.iter().copied()));
@@ -39,18 +41,30 @@ pub(crate) fn from(graph: &Graph<'_>, seeds: &[RouteId]) -> Vec<RouteId> {
 
 /// The routes that one step leads to.
 fn next(graph: &Graph<'_>, route: RouteId) -> Vec<RouteId> {
-    let mut found: Vec<RouteId> =
-        graph.routes[route].group.map(|group| graph.containers[group].starts.clone()).unwrap_or_default();
+    let mut found = graph.routes[route].group.map(|group| shown(graph, group)).unwrap_or_default();
     let own = graph.redirects.iter().filter(|redirect| redirect.from == Some(route));
     found.extend(own.flat_map(|redirect| redirect.targets.iter().copied()));
     let Some(screen) = graph.routes[route].screen else { return found };
     // The same screen under another route is the same place to call from.
-    found.extend(
-        graph.screens[screen].hosts.iter().flat_map(|&container| graph.containers[container].starts.clone()),
-    );
+    found.extend(graph.screens[screen].hosts.iter().flat_map(|&container| shown(graph, container)));
     let forward = graph
         .calls_of(screen)
         .filter(|call| call.goes_forward() || !matches!(call.fact.target, TargetFact::None));
     found.extend(forward.flat_map(|call| call.targets.iter().copied()));
     found
+}
+
+/// What a container that is shown leads to.
+fn shown(graph: &Graph<'_>, container: ContainerId) -> Vec<RouteId> {
+    let mut found = graph.containers[container].starts.clone();
+    found.extend(offered(graph, container));
+    found
+}
+
+/// What a container's own bar, drawer or row of tabs lists.
+fn offered(graph: &Graph<'_>, container: ContainerId) -> Vec<RouteId> {
+    match graph.containers[container].fact.offers {
+        Offers::All => graph.routes_in(container).collect(),
+        Offers::Start => Vec::new(),
+    }
 }

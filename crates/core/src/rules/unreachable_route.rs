@@ -94,4 +94,64 @@ class OrphanFragment : Fragment() { fun open() = findNavController().navigate(R.
 "#),
         );
     }
+
+    /// A drawer whose second screen nothing opens, and the screen that only this one opens.
+    fn drawer(properties: &str) -> String {
+        format!(
+            r#"
+//- minimal: react-native
+//- package.json
+{{ "name": "barn", "dependencies": {{ "@react-navigation/native": "7.1.0", "@react-navigation/drawer": "7.1.0", "@react-navigation/native-stack": "7.1.0" }} }}
+//- App.tsx
+import {{ NavigationContainer, useNavigation }} from '@react-navigation/native';
+import {{ createDrawerNavigator }} from '@react-navigation/drawer';
+import {{ createNativeStackNavigator }} from '@react-navigation/native-stack';
+const Drawer = createDrawerNavigator();
+const Stack = createNativeStackNavigator();
+function Shelf() {{ return null; }}
+function Loans() {{
+  const navigation = useNavigation();
+  return <Button onPress={{() => navigation.navigate('Receipt')}} />;
+}}
+function Receipt() {{ return null; }}
+function Main() {{
+  return (
+    <Drawer.Navigator {properties}>
+      <Drawer.Screen name="Shelf" component={{Shelf}} />
+      <Drawer.Screen name="Loans" component={{Loans}} />
+    </Drawer.Navigator>
+  );
+}}
+export default function App() {{
+  return (
+    <NavigationContainer>
+      <Stack.Navigator>
+        <Stack.Screen name="Main" component={{Main}} />
+        <Stack.Screen name="Receipt" component={{Receipt}} />
+      </Stack.Navigator>
+    </NavigationContainer>
+  );
+}}
+"#
+        )
+    }
+
+    #[test]
+    fn what_a_drawer_lists_is_reached_without_a_call() {
+        judged("unreachable-route", &drawer(""));
+    }
+
+    #[test]
+    fn what_a_drawer_that_the_app_draws_may_not_list_is_not() {
+        let drawn = drawer("drawerContent={() => <Own />}");
+        let marked = drawn.replace(
+            "        <Stack.Screen name=\"Receipt\"",
+            "        <Stack.Screen\n        name=\"Receipt\"",
+        );
+        let marked = marked.replace(
+            "        <Stack.Screen\n",
+            "        <Stack.Screen\n               ^^^^^^ unreachable-route: `Receipt` is opened only\n",
+        );
+        judged("unreachable-route", &marked);
+    }
 }

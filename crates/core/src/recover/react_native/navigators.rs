@@ -1,5 +1,6 @@
 //! Navigators: what makes one, and its parts (reactnavigation.org, "Navigator", "Screen", "Group").
 
+use crate::facts::Offers;
 use crate::recover::code;
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
@@ -91,4 +92,15 @@ pub(super) fn is_used(created: Ref, values: &Values<'_>) -> bool {
     !values.program().uses_of_name(&name).is_empty()
         || values.program().tree(created.file).imports.iter().any(given)
         || !values.program().words_of_unparsed(std::slice::from_ref(&name)).is_empty()
+}
+
+/// What draws the list of screens in the app's own way, by the packages' versions.
+const DRAWN: [&str; 4] = ["contentComponent", "drawerContent", "tabBar", "tabBarComponent"];
+
+/// Tabs and drawers list all of their screens by themselves, unless the app draws what lists them
+/// (reactnavigation.org, "Bottom Tabs Navigator", "Drawer Navigator"). `is_set`: of the navigator.
+pub(super) fn offers(created: Ref, is_set: impl Fn(&str) -> bool, values: &Values<'_>) -> Offers {
+    let maker = code::callee_name(created, values);
+    let lists = maker.contains("Tab") || maker.contains("Drawer");
+    if lists && !DRAWN.into_iter().any(is_set) { Offers::All } else { Offers::Start }
 }

@@ -7,7 +7,7 @@ use crate::facts::{ContainerFact, ContainerKey, Facts, Holds, RouteFact, ShownBy
 use crate::recover::code;
 use crate::recover::react_native::components::shown;
 use crate::recover::react_native::element::{key_of, property};
-use crate::recover::react_native::navigators::{is_creator, is_used, variable_name};
+use crate::recover::react_native::navigators::{is_creator, is_used, offers, variable_name};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
@@ -51,6 +51,7 @@ fn navigator(created: Ref, object: &Expr, values: &Values<'_>, facts: &mut Facts
         shown_by: if is_whole_app(created, values) { ShownBy::App } else { ShownBy::itself_if(used) },
         sight: sight(created.file, values),
         holds: Holds::more_if(open),
+        offers: offers(created, |name| property(object, name, values).is_some(), values),
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);

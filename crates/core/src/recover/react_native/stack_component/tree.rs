@@ -9,7 +9,7 @@ use crate::recover::react_native::components::{Shown, component_around, shown};
 use crate::recover::react_native::element::{Element, element};
 use crate::recover::react_native::list_types::is_list;
 use crate::recover::react_native::looks_only_around;
-use crate::recover::react_native::navigators::{Part, part};
+use crate::recover::react_native::navigators::{Part, offers, part};
 use crate::syntax::{BinaryOp, Kind};
 use crate::values::{Expr, Ref, Values};
 
@@ -73,6 +73,7 @@ fn navigator(navigator: &Element<'_>, created: Ref, values: &Values<'_>, facts: 
         stands_where_shown: true,
         sight: sight(navigator.at.at.file, values),
         holds: Holds::more_if(children.open),
+        offers: offers(created, |name| navigator.property(name, values).is_some(), values),
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);

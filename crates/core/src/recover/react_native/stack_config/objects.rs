@@ -8,7 +8,7 @@ use crate::recover::code;
 use crate::recover::react_native::addresses::{Link, Origin};
 use crate::recover::react_native::components::{Shown, navigator_screen, screen, shown};
 use crate::recover::react_native::element::{element, key_of, property};
-use crate::recover::react_native::navigators::{is_older_creator, is_used};
+use crate::recover::react_native::navigators::{is_older_creator, is_used, offers};
 use crate::recover::react_native::stack_component::{links, routes, tree};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
@@ -52,6 +52,11 @@ fn navigator(created: Ref, object: &Expr, options: Option<&Expr>, values: &Value
         shown_by: if is_app { ShownBy::App } else { ShownBy::itself_if(used) },
         shown_in: own.map(|own| own.path),
         holds: Holds::more_if(open),
+        offers: offers(
+            created,
+            |name| options.is_some_and(|all| property(all, name, values).is_some()),
+            values,
+        ),
         ..ContainerFact::new(key)
     });
     facts.routes.extend(routes);
