@@ -238,7 +238,7 @@ impl Values<'_> {
             found.known.extend(pairs);
             return Some(());
         }
-        found.open |= !pairs.is_empty() || given.len() % 2 != 0;
+        found.open |= !pairs.is_empty() || !given.len().is_multiple_of(2);
         let in_turn = given.chunks_exact(2).filter(|_| pairs.is_empty());
         found.known.extend(in_turn.map(|two| (two[0].clone(), two[1].clone())));
         Some(())

@@ -25,7 +25,7 @@ impl Values<'_> {
             return Vec::new();
         }
         let mut back = Back { tree, variable: variable.id, assigned: &assigned, found: Vec::new() };
-        if !back.from_use(used.at.id) {
+        if !back.reaches(used.at.id) {
             return Vec::new();
         }
         back.found.into_iter().map(|id| used.with(id)).collect()
@@ -34,7 +34,7 @@ impl Values<'_> {
 
 impl Back<'_> {
     /// Goes back from a use to where the variable is surely set; `false` where there is no such place.
-    fn from_use(&mut self, used: Id) -> bool {
+    fn reaches(&mut self, used: Id) -> bool {
         let mut inner = used;
         for outer in self.tree.ancestors(used) {
             match self.tree.kind(outer) {
