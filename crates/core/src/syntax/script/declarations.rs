@@ -231,6 +231,7 @@ impl Script<'_> {
         if let Some(heritage) = child(node, "class_heritage") {
             class.supers = self.heritage(heritage);
         }
+        let mut constructor = None;
         for member in node.child_by_field_name("body").map(named).unwrap_or_default() {
             match member.kind() {
                 "method_definition" => {
@@ -238,6 +239,7 @@ impl Script<'_> {
                     if self.0.tree.function(method).is_some_and(|f| f.name == "constructor") {
                         class.params =
                             self.0.tree.function(method).map(|f| f.params.clone()).unwrap_or_default();
+                        constructor = Some(member);
                     }
                     class.members.push(method);
                 }
@@ -251,6 +253,10 @@ impl Script<'_> {
                     class.members.push(other);
                 }
             }
+        }
+        if let Some(constructor) = constructor {
+            let fields = self.set_on_object(constructor, &class.members);
+            class.members.extend(fields);
         }
         self.0.add(Kind::Class(class), node)
     }

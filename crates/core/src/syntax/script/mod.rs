@@ -4,6 +4,7 @@
 mod declarations;
 mod elements;
 mod expressions;
+mod fields;
 mod idioms;
 mod modules;
 mod patterns;

@@ -12,6 +12,7 @@ mod objects;
 mod parts;
 mod texts;
 mod variables;
+mod ways;
 mod wrappers;
 
 use super::{Datum, Expr, Program, Value, Values};

@@ -137,6 +137,10 @@ fn what_a_constructor_is_given() {
                 "class Tab { Tab(this.label, {required this.route}); final String label; final String route; }\nvoid f() => show(Tab('A', route: 'shelf').route);",
             ),
             (
+                Script,
+                "class Tab { constructor(label, route) { this.label = label; this.route = route; } }\nshow(new Tab(\"A\", \"shelf\").route);",
+            ),
+            (
                 Typed,
                 "class Tab { constructor(readonly label: string, readonly route: string) {} }\nshow(new Tab(\"A\", \"shelf\").route);",
             ),

@@ -158,6 +158,7 @@ fn a_constant_that_a_class_holds() {
             ),
             (Dart, "class Names { static const shelf = 'shelf'; }\nvoid f() { show(Names.shelf); }"),
             (Script, "class Names { static SHELF = \"shelf\"; }\nconst f = () => show(Names.SHELF);"),
+            (Script, "class Screen { constructor() { this.name = \"shelf\"; } f() { show(this.name); } }"),
             (Typed, "class Names { static readonly SHELF = \"shelf\"; }\nconst f = () => show(Names.SHELF);"),
             (Swift, "enum Names { static let shelf = \"shelf\" }\nfunc f() { show(Names.shelf) }"),
             (Python, "class Names:\n    SHELF = \"shelf\"\n\ndef f():\n    show(Names.SHELF)\n"),
