@@ -7,7 +7,7 @@ use crate::model::{RouteKind, Style, Via};
 use crate::recover::code;
 use crate::recover::flutter::bag::{Bag, uses};
 use crate::recover::flutter::builder::{callback, class_at, leaves};
-use crate::syntax::{Arm, Id, Kind};
+use crate::syntax::{Arm, BinaryOp, Id, Kind};
 use crate::values::{Expr, Ref, Values};
 
 /// Generators that ask others are followed this deep.
@@ -75,8 +75,8 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
             Kind::Block(_) => self.walk(at),
             Kind::Other(items) => items.iter().for_each(|&item| self.statement(&at.with(item))),
             Kind::Variable(variable) => {
-                if let Some(init) = variable.init {
-                    self.looked_up(&at.with(init), Some((at.at, &variable.name)));
+                if let Some(init) = variable.init.map(|init| at.with(init)) {
+                    let _ = self.looked_up(&init, Some((at.at, &variable.name))) || self.asks_another(&init);
                 }
             }
             _ => {}
@@ -120,17 +120,16 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
         match values.kind(value.at) {
             Kind::Branch { subject, arms } => return self.choice(value, *subject, arms),
             Kind::Null => return,
+            // One generator, and another for what it does not know.
+            Kind::Binary { op, left, right } if *op == BinaryOp::OrElse => {
+                self.asks_another(&value.with(*left));
+                return self.value(&value.with(*right));
+            }
+            // What a variable holds was read where it is declared.
+            Kind::Name(_) if values.value_behind(value).is_some_and(|held| self.is_anothers(&held)) => return,
             _ => {}
         }
-        if self.looked_up(value, None) {
-            return;
-        }
-        if let Some(body) = values.called_body(value).filter(|body| self.asks(body)) {
-            if self.depth < MAX_DEPTH {
-                self.depth += 1;
-                self.walk(&body);
-                self.depth -= 1;
-            }
+        if self.looked_up(value, None) || self.asks_another(value) {
             return;
         }
         let uses_table = self.table.routes.iter().any(|route| route.kind == RouteKind::Screen);
@@ -138,6 +137,32 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
             return;
         }
         self.table.fallback(code::node_at(value.at, values), value);
+    }
+
+    /// Whether a value is what another generator hands back; its routes are of this one, too.
+    fn asks_another(&mut self, value: &Expr) -> bool {
+        let values = self.table.values;
+        if let Kind::Binary { op: BinaryOp::OrElse, left, right } = values.kind(value.at) {
+            let first = self.asks_another(&value.with(*left));
+            return self.asks_another(&value.with(*right)) || first;
+        }
+        let Some(body) = values.called_body(value).filter(|body| self.asks(body)) else { return false };
+        if self.depth < MAX_DEPTH {
+            self.depth += 1;
+            self.walk(&body);
+            self.depth -= 1;
+        }
+        true
+    }
+
+    fn is_anothers(&self, value: &Expr) -> bool {
+        let values = self.table.values;
+        match values.kind(value.at) {
+            Kind::Binary { op: BinaryOp::OrElse, left, right } => {
+                self.is_anothers(&value.with(*left)) || self.is_anothers(&value.with(*right))
+            }
+            _ => values.called_body(value).is_some_and(|body| self.asks(&body)),
+        }
     }
 
     /// Whether a body tests the name itself.

@@ -103,6 +103,52 @@ class Router {
 }
 
 #[test]
+fn generators_that_ask_others() {
+    let asked = |generate: &str| {
+        declared(&format!(
+            r"
+//- lib/main.dart
+import 'package:flutter/material.dart';
+import 'pages.dart';
+void main() => runApp(MaterialApp(initialRoute: '/', onGenerateRoute: generate));
+Route<dynamic>? items(RouteSettings settings) {{
+  final name = settings.name ?? '';
+  if (name == '/items/new') {{
+    return MaterialPageRoute(builder: (_) => const ItemPage(id: ''));
+  }} else if (name.startsWith('/items/')) {{
+    return MaterialPageRoute(builder: (_) => ItemPage(id: name.substring(7)));
+  }}
+  return null;
+}}
+Route<dynamic>? shelf(RouteSettings settings) => switch (settings.name) {{
+  '/' => MaterialPageRoute(builder: (_) => const ShelfPage()),
+  _ => null,
+}};
+{generate}
+"
+        ))
+    };
+    for generate in [
+        "Route<dynamic>? generate(RouteSettings settings) => items(settings) ?? shelf(settings);",
+        "Route<dynamic>? generate(RouteSettings settings) { final found = items(settings); if (found != null) return found; return shelf(settings); }",
+        "Route<dynamic>? generate(RouteSettings settings) { final found = items(settings) ?? shelf(settings); return found; }",
+    ] {
+        lists(
+            &asked(generate),
+            expect![[r#"
+            /items/new [screen] -> ItemPage () main.dart:6
+            /items/{} [screen] -> ItemPage () main.dart:8
+            */ [screen] -> ShelfPage () main.dart:14"#]],
+        );
+    }
+    // What is only made, and asks for no name, adds nothing.
+    let other = asked(
+        "Object note(RouteSettings settings) => Object();\nRoute<dynamic>? generate(RouteSettings settings) { final noted = note(settings); return shelf(settings); }",
+    );
+    lists(&other, expect!["*/ [screen] -> ShelfPage () main.dart:14"]);
+}
+
+#[test]
 fn arguments_by_map_class_and_value_meet_what_is_read() {
     let document = scanned(
         r"
