@@ -132,6 +132,9 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
         if self.looked_up(value, None) || self.asks_another(value) {
             return;
         }
+        if let Some(builder) = self.asking_builder(value) {
+            return self.walk(&builder);
+        }
         let uses_table = self.table.routes.iter().any(|route| route.kind == RouteKind::Screen);
         if uses_table && self.builds_looked_up(value) {
             return;
@@ -153,6 +156,14 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
             self.depth -= 1;
         }
         true
+    }
+
+    /// The body of a builder that one page route is made with whatever is asked, and that asks itself.
+    fn asking_builder(&self, value: &Expr) -> Option<Expr> {
+        let values = self.table.values;
+        let call = values.tree(value.at).call(value.at.id)?;
+        let mut bodies = call.args.iter().filter_map(|arg| callback(&value.with(arg.value), values));
+        bodies.find(|(_, body)| self.asks(body)).map(|(_, body)| body)
     }
 
     fn is_anothers(&self, value: &Expr) -> bool {

@@ -149,6 +149,38 @@ Route<dynamic>? shelf(RouteSettings settings) => switch (settings.name) {{
 }
 
 #[test]
+fn builders_that_ask_for_the_name_themselves() {
+    let asked = |builder: &str| {
+        declared(&format!(
+            r"
+//- lib/main.dart
+import 'package:flutter/material.dart';
+import 'pages.dart';
+void main() => runApp(MaterialApp(initialRoute: '/', onGenerateRoute: (settings) => MaterialPageRoute(settings: settings, builder: {builder})));
+"
+        ))
+    };
+    for builder in [
+        "(context) => switch (settings.name) { '/' => const ShelfPage(), '/item' => ItemPage(id: ''), _ => const LostPage() }",
+        "(context) { switch (settings.name) { case '/': return const ShelfPage(); case '/item': return ItemPage(id: ''); default: return const LostPage(); } }",
+        "(context) { if (settings.name == '/') { return const ShelfPage(); } if (settings.name == '/item') { return ItemPage(id: ''); } return const LostPage(); }",
+    ] {
+        lists(
+            &asked(builder),
+            expect![[r#"
+            */ [screen] -> ShelfPage () main.dart:3
+            /item [screen] -> ItemPage () main.dart:3
+            default [fallback] -> LostPage () main.dart:3"#]],
+        );
+    }
+    // One that builds the same whatever is asked has no names.
+    lists(
+        &asked("(context) => ItemPage(id: settings.name ?? '')"),
+        expect!["ItemPage [screen] -> ItemPage () pages.dart:3"],
+    );
+}
+
+#[test]
 fn arguments_by_map_class_and_value_meet_what_is_read() {
     let document = scanned(
         r"
