@@ -106,23 +106,25 @@ fn modules(graph: &Graph<'_>, program: &Program<'_>) -> Vec<Module> {
     }
     let platforms = platforms_of(sources);
     let used: BTreeSet<usize> = sources.files.iter().map(|file| file.module).collect();
-    let listed = used.into_iter().map(|i| Module {
-        path: sources.modules[i].path.clone(),
-        platform: platforms[i],
-        styles: styles.remove(&i).unwrap_or_default().into_iter().collect(),
+    let listed = used.into_iter().filter_map(|i| {
+        Some(Module {
+            path: sources.modules[i].path.clone(),
+            platform: platforms[i]?,
+            styles: styles.remove(&i).unwrap_or_default().into_iter().collect(),
+        })
     });
     listed.collect()
 }
 
-/// What each module is for: what most of its files are written for.
-fn platforms_of(sources: &SourceTree) -> Vec<Platform> {
+/// What each module is for: what most of its files are written for; nothing where it has none.
+fn platforms_of(sources: &SourceTree) -> Vec<Option<Platform>> {
     let mut counts: Vec<BTreeMap<Platform, usize>> = vec![BTreeMap::new(); sources.modules.len()];
     for file in &sources.files {
         *counts[file.module].entry(file.language.platform()).or_default() += 1;
     }
     let most =
         |counts: &BTreeMap<Platform, usize>| counts.iter().max_by_key(|(_, count)| **count).map(|(p, _)| *p);
-    counts.iter().map(|counts| most(counts).unwrap_or(Platform::Android)).collect()
+    counts.iter().map(most).collect()
 }
 
 fn screen(graph: &Graph<'_>, ids: &Ids, index: ScreenId, screen: &Screen) -> model::Screen {
