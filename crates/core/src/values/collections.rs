@@ -22,6 +22,8 @@ pub(super) struct Elements {
     pub(super) known: Vec<Expr>,
     /// There may be others.
     pub(super) open: bool,
+    /// Each is one of them, and no longer at its place: chosen, put in, sorted or left out.
+    pub(super) unplaced: bool,
     /// Whatever a call is given counts as its elements, though what it makes of them is not known.
     trusting: bool,
 }
@@ -64,11 +66,13 @@ impl Values<'_> {
             Kind::List(items) => self.collect_items(list, items, fuel, found),
             Kind::Call(call) if self.is_loop(list.at, call) => self.collect_each(list, call, fuel, found),
             Kind::Call(call) if self.passes(list.at, call) => {
+                found.unplaced = true;
                 if let Some(of) = self.tree(list.at).receiver(call) {
                     self.collect_elements(&list.with(of), fuel, found);
                 }
             }
             Kind::Call(call) if self.is_named_in(list.at, call, self.tree(list.at).idioms.same) => {
+                found.unplaced = true;
                 if let Some(given) = call.args.first() {
                     self.collect_elements(&list.with(given.value), fuel, found);
                 }
@@ -78,6 +82,7 @@ impl Values<'_> {
                 self.collect_elements(&list.with(*right), fuel, found);
             }
             Kind::Branch { arms, .. } => {
+                found.unplaced = true;
                 arms.iter().for_each(|arm| self.collect_elements(&list.with(arm.body), fuel, found));
             }
             Kind::Call(_) if self.keys_or_values(list).is_some() => {
@@ -118,7 +123,10 @@ impl Values<'_> {
         for step in steps.iter().filter(|_| !found.trusting) {
             let name = step.name.as_str();
             match step.args.as_slice() {
-                [one] if idioms.puts_element.contains(&name) => found.known.push(one.clone()),
+                [one] if idioms.puts_element.contains(&name) => {
+                    found.unplaced = true;
+                    found.known.push(one.clone());
+                }
                 _ => found.open |= idioms.puts_element.contains(&name) || idioms.puts_entries.contains(&name),
             }
         }
@@ -144,6 +152,7 @@ impl Values<'_> {
                 _ if item.spread => self.collect_elements(&at, fuel, found),
                 // `if (a) b else c`: each may be there.
                 Kind::Branch { subject: None, arms } => {
+                    found.unplaced = true;
                     for arm in arms {
                         let body = at.with(arm.body);
                         match self.kind(body.at) {

@@ -46,11 +46,17 @@ impl Values<'_> {
             let known = entries.known.into_iter().map(|(_, value)| value).collect();
             return Some(Elements::known(known, entries.open));
         }
-        let list = self.elements_known(of, fuel);
-        match place {
-            Some(place) => list.known.into_iter().nth(place).filter(|_| !list.open).map(Elements::of),
-            None => Some(list).filter(|list| !list.known.is_empty()),
+        if let Some(one) = place.and_then(|place| self.at_place(of, place, fuel)) {
+            return Some(Elements::of(one));
         }
+        let list = self.elements_known(of, fuel);
+        (!list.known.is_empty() && (place.is_none() || list.unplaced)).then_some(list)
+    }
+
+    /// What stands at a place, where all of a list is known and in order.
+    pub(super) fn at_place(&self, list: &Expr, place: usize, fuel: &Fuel) -> Option<Expr> {
+        let list = self.elements_known(list, fuel);
+        list.known.into_iter().nth(place).filter(|_| !list.open && !list.unplaced)
     }
 
     fn under_key(&self, of: &Expr, name: &str, fuel: &Fuel) -> Option<Expr> {
@@ -71,14 +77,8 @@ impl Values<'_> {
 
     /// The keys and values that `Object.entries(…)` and its like run over.
     fn pairs(&self, of: &Expr) -> Option<(Listing, Vec<(Expr, Expr)>)> {
-        let tree = self.tree(of.at);
-        let call = tree.call(of.at.id)?;
-        let (name, _) = tree.callee(call)?;
-        let (holder, _) = tree.last_name(tree.receiver(call)?)?;
-        let mut known = tree.idioms.listings.iter();
-        let (.., lists) = known.find(|(of, known, _)| holder == of && name == known)?;
-        let object = of.with(call.args.first()?.value);
-        Some((*lists, self.entries(&object)?.known))
+        let (object, lists) = self.listed_by_function(of)?;
+        Some((lists, self.entries(&object)?.known))
     }
 
     /// The elements of `Object.keys(…)` or `Object.values(…)`.

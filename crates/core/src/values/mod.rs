@@ -30,8 +30,6 @@ mod variables;
 mod wanted;
 
 #[cfg(test)]
-mod matrix;
-#[cfg(test)]
 mod tests;
 
 pub use build::{Built, Step};

@@ -43,6 +43,10 @@ impl Back<'_> {
                     if before.into_iter().rev().any(|item| self.sets(item)) {
                         return true;
                     }
+                    // A loop comes round with what is set behind the use.
+                    if let Kind::Other(_) = self.tree.kind(outer) {
+                        self.anything_in(outer);
+                    }
                 }
                 // What is run later sees whatever was set by then.
                 Kind::Lambda { .. } | Kind::Function(_) => return self.anything(),
@@ -80,13 +84,17 @@ impl Back<'_> {
                 total && ways.into_iter().all(|sets| sets)
             }
             _ => {
-                let inside = |at: &Id| self.tree.ancestors(*at).any(|outer| outer == statement);
-                let within = self.assigned.iter().filter(|set| inside(&set.at)).map(|set| set.value);
-                let within: Vec<Id> = within.collect();
-                within.into_iter().for_each(|value| self.note(Some(value)));
+                self.anything_in(statement);
                 false
             }
         }
+    }
+
+    fn anything_in(&mut self, outer: Id) {
+        let inside = |at: Id| self.tree.ancestors(at).any(|above| above == outer);
+        let within = self.assigned.iter().filter(|set| inside(set.at)).map(|set| set.value);
+        let within: Vec<Id> = within.collect();
+        within.into_iter().for_each(|value| self.note(Some(value)));
     }
 
     /// A way that leaves the function does not come to the use.

@@ -80,22 +80,27 @@ impl Values<'_> {
     fn listed(&self, over: &Expr) -> Option<(Expr, Listing)> {
         let tree = self.tree(over.at);
         let idioms = tree.idioms;
-        let (on, name, given) = match tree.kind(over.at.id) {
-            Kind::Call(call) => (tree.receiver(call), tree.callee(call)?.0, call.args.first()),
-            Kind::Member(member) => (Some(member.of), &member.name, None),
+        let (on, name) = match tree.kind(over.at.id) {
+            Kind::Call(call) => (tree.receiver(call), tree.callee(call)?.0),
+            Kind::Member(member) => (Some(member.of), &member.name),
             _ => return Some((over.clone(), idioms.map_rounds?)),
         };
         let Some(on) = on else { return Some((over.clone(), idioms.map_rounds?)) };
-        let by_function = || {
-            let (holder, _) = tree.last_name(on)?;
-            let mut known = idioms.listings.iter();
-            let (.., lists) = known.find(|(of, known, _)| holder == of && name == known)?;
-            Some((over.with(given?.value), *lists))
-        };
         let own = idioms.own_listings.iter().find(|(known, _)| name == known);
-        by_function()
+        self.listed_by_function(over)
             .or_else(|| own.map(|(_, lists)| (over.with(on), *lists)))
             .or_else(|| Some((over.clone(), idioms.map_rounds?)))
+    }
+
+    /// What `Object.entries(…)` and its like list, and what of it.
+    pub(super) fn listed_by_function(&self, over: &Expr) -> Option<(Expr, Listing)> {
+        let tree = self.tree(over.at);
+        let call = tree.call(over.at.id)?;
+        let (name, _) = tree.callee(call)?;
+        let (holder, _) = tree.last_name(tree.receiver(call)?)?;
+        let mut known = tree.idioms.listings.iter();
+        let (.., lists) = known.find(|(of, known, _)| holder == of && name == known)?;
+        Some((over.with(call.args.first()?.value), *lists))
     }
 
     /// What a loop hands to one parameter of its lambda, or to what it has in its place.
@@ -163,7 +168,12 @@ impl Values<'_> {
     pub(super) fn part_of_entry(&self, of: &Expr, name: &str, fuel: &Fuel) -> Option<Elements> {
         let parts = self.tree(of.at).idioms.entry_parts;
         let place = parts.iter().position(|known| known.contains(&name))?;
-        let parts = self.taken(of, fuel).map(|round| self.pair_part(round, place));
+        let parts = self.taken(of, fuel).map(|round| {
+            self.pair_part(round, place).or_else(|| match round {
+                Round::One(tuple) => self.at_place(tuple, place, fuel),
+                Round::Entry(..) => None,
+            })
+        });
         (!parts.known.is_empty()).then_some(parts)
     }
 
@@ -187,9 +197,6 @@ impl Values<'_> {
                 let tree = self.tree(pair.at);
                 let pairs = tree.callee(call).is_some_and(|(name, _)| tree.idioms.pairs == name.as_str());
                 call.args.get(place).filter(|_| pairs).map(|arg| pair.with(arg.value))
-            }
-            Kind::List(items) if items.iter().all(|item| !item.spread) => {
-                items.get(place).map(|item| pair.with(item.value))
             }
             _ => None,
         }

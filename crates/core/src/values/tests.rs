@@ -1,5 +1,7 @@
 //! What expressions come to: the argument of every `show(…)` in a fixture, as value, form and type.
 
+mod matrix;
+
 use super::{Datum, Expr, Program, Value, Values};
 use crate::source::from_texts;
 use crate::syntax;

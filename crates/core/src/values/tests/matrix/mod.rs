@@ -15,10 +15,10 @@ mod variables;
 mod ways;
 mod wrappers;
 
-use super::{Datum, Expr, Program, Value, Values};
 use crate::recover::LIBRARIES;
 use crate::source::from_texts;
 use crate::syntax::parse;
+use crate::values::{Datum, Expr, Program, Value, Values};
 use std::collections::BTreeSet;
 
 /// A language of the matrix.

@@ -166,6 +166,47 @@ fn a_loop_may_have_set_it_or_not() {
 }
 
 #[test]
+fn a_loop_comes_round_with_what_it_set() {
+    row(
+        "loans | shelf",
+        &[
+            (
+                Kotlin,
+                "fun f(all: List<Int>) { var name = \"shelf\"\n for (one in all) { show(name)\n name = \"loans\" } }",
+            ),
+            (
+                Java,
+                "void f(List<Integer> all) { String name = \"shelf\"; for (int one : all) { show(name); name = \"loans\"; } }",
+            ),
+            (
+                Dart,
+                "void f(List<int> all) { var name = 'shelf'; for (final one in all) { show(name); name = 'loans'; } }",
+            ),
+            (
+                Script,
+                "function f(all) { let name = \"shelf\"; for (const one of all) { show(name); name = \"loans\"; } }",
+            ),
+            (
+                Typed,
+                "function f(all: number[]) { let name = \"shelf\"; while (all.pop()) { show(name); name = \"loans\"; } }",
+            ),
+            (
+                Swift,
+                "func f(all: [Int]) { var name = \"shelf\"\n for one in all { show(name)\n name = \"loans\" } }",
+            ),
+            (
+                Python,
+                "def f(all):\n    name = \"shelf\"\n    for one in all:\n        show(name)\n        name = \"loans\"\n",
+            ),
+            (
+                CSharp,
+                "void F(List<int> all) { var name = \"shelf\"; foreach (var one in all) { show(name); name = \"loans\"; } }",
+            ),
+        ],
+    );
+}
+
+#[test]
 fn what_runs_later_may_see_all_of_them() {
     row(
         "loans | shelf",

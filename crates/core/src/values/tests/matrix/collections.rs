@@ -46,6 +46,27 @@ fn a_place_that_is_not_known_is_any_of_them() {
 }
 
 #[test]
+fn a_place_in_what_was_chosen_sorted_or_filled_is_any_of_them() {
+    row(
+        "loans | shelf",
+        &[
+            (Kotlin, "fun f() { show(listOf(\"shelf\", \"loans\").reversed()[0]) }"),
+            (
+                Java,
+                "void f() { var names = asList(\"shelf\"); names.add(\"loans\"); for (String name : names) show(name); }",
+            ),
+            (Script, "const names = [\"shelf\"];\nnames.push(\"loans\");\nshow(names[0]);"),
+            (Typed, "show((on ? [\"shelf\"] : [\"loans\"])[0]);"),
+            (Python, "show(sorted([\"shelf\", \"loans\"])[0])\n"),
+            (
+                CSharp,
+                "void F() { var names = new List<string> { \"shelf\" }; names.Add(\"loans\"); show(names[0]); }",
+            ),
+        ],
+    );
+}
+
+#[test]
 fn under_a_key_that_is_known() {
     row(
         "shelf",
