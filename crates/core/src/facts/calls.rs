@@ -75,8 +75,8 @@ pub enum TargetFact {
     Routes(Vec<RouteKey>),
     /// So many places behind the caller's own route, in the order of their container.
     Beside(i32),
-    /// A screen by its class.
-    Class(Ref),
+    /// A screen by its class; of several any may be meant.
+    Classes(Vec<Ref>),
     /// Out of the app.
     External,
     /// Not known from the source.

@@ -211,6 +211,8 @@ pub struct Call {
     pub unknown: Option<String>,
     /// Parameters that it names by their placeholder instead of a value.
     pub raw: Vec<String>,
+    /// What some of its ways pass and others do not.
+    pub sometimes: Vec<String>,
     /// What it passes, by the routes' names.
     pub arguments: Vec<Argument>,
 }
@@ -346,6 +348,7 @@ impl Call {
             out_of_scope: None,
             unknown: None,
             raw: Vec::new(),
+            sometimes: Vec::new(),
             arguments: Vec::new(),
         }
     }

@@ -16,6 +16,9 @@ use crate::values::{Ref, Shape};
 const OUTSIDE: &[&str] =
     &["http", "https", "mailto", "tel", "sms", "smsto", "geo", "market", "content", "file"];
 
+/// A placeholder that a text fills, with the expression put in and its type.
+type Filled = (String, String, Option<String>);
+
 /// What resolving comes to.
 struct Resolved {
     targets: Vec<RouteId>,
@@ -23,8 +26,9 @@ struct Resolved {
     action: Option<ActionId>,
     out_of_scope: Option<String>,
     unknown: Option<String>,
-    filled: Vec<(String, String, Option<String>)>,
+    filled: Vec<Filled>,
     raw: Vec<String>,
+    sometimes: Vec<String>,
 }
 
 impl Resolved {
@@ -37,6 +41,7 @@ impl Resolved {
             unknown: None,
             filled: Vec::new(),
             raw: Vec::new(),
+            sometimes: Vec::new(),
         }
     }
 
@@ -71,7 +76,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<ScreenId>, graph: &Graph<'_>)
         }
         TargetFact::FirstOf(shapes) => first_of(shapes, fact.style, &view, graph),
         TargetFact::Typed(classes) => merge(classes.iter().map(|&class| by_type(class, &view, graph))),
-        TargetFact::Class(class) => by_class(*class, &fact, graph),
+        TargetFact::Classes(classes) => merge(classes.iter().map(|&class| by_class(class, &fact, graph))),
         TargetFact::Values(types) => merge(types.iter().map(|ty| by_value(ty, &view, &screens, graph))),
         TargetFact::Routes(keys) => by_key(keys, fact.style, graph),
         TargetFact::Beside(places) => beside(*places, &view, graph),
@@ -99,6 +104,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<ScreenId>, graph: &Graph<'_>)
         out_of_scope: resolved.out_of_scope,
         unknown: resolved.unknown,
         raw: resolved.raw,
+        sometimes: resolved.sometimes,
         fact,
     }
 }
@@ -110,6 +116,7 @@ fn merge(ways: impl Iterator<Item = Resolved>) -> Resolved {
         return ways.remove(0);
     }
     let mut merged = Resolved::status(CallStatus::Dynamic);
+    let mut fills: Vec<Vec<Filled>> = Vec::new();
     for way in ways {
         merged.status = match (merged.status, way.status) {
             (CallStatus::Resolved, _) | (_, CallStatus::Resolved) => CallStatus::Resolved,
@@ -123,8 +130,24 @@ fn merge(ways: impl Iterator<Item = Resolved>) -> Resolved {
         }
         merged.unknown = merged.unknown.or(way.unknown);
         merged.out_of_scope = merged.out_of_scope.or(way.out_of_scope);
+        merged.raw.extend(way.raw);
+        fills.extend((way.status == CallStatus::Resolved).then_some(way.filled));
+    }
+    merged.sometimes = sometimes(&fills);
+    for filled in fills.into_iter().flatten() {
+        if !merged.filled.iter().any(|(name, ..)| *name == filled.0) {
+            merged.filled.push(filled);
+        }
     }
     merged
+}
+
+/// What only some of several ways fill.
+fn sometimes(ways: &[Vec<Filled>]) -> Vec<String> {
+    let fills = |way: &Vec<Filled>, name: &str| way.iter().any(|(filled, ..)| filled == name);
+    let names = ways.iter().flatten().map(|(name, ..)| name);
+    let partly = names.filter(|name| !ways.iter().all(|way| fills(way, name)));
+    partly.cloned().collect()
 }
 
 /// Where a target leads that nobody's screen names.

@@ -102,6 +102,17 @@ pub(in crate::recover) fn argument(slot: Slot, value: &Expr, values: &Values<'_>
     }
 }
 
+/// The arguments of several ways together, one a name.
+pub(in crate::recover) fn joined(ways: impl Iterator<Item = Vec<ArgumentFact>>) -> Vec<ArgumentFact> {
+    let mut all: Vec<ArgumentFact> = Vec::new();
+    for argument in ways.flatten() {
+        if !all.iter().any(|known| known.slot == argument.slot) {
+            all.push(argument);
+        }
+    }
+    all
+}
+
 /// Whether a name is imported from a package or one below it.
 pub(in crate::recover) fn imports(file: u32, package: &str, values: &Values<'_>) -> bool {
     values.program().tree(file).imports.iter().any(|import| import.path.starts_with(package))

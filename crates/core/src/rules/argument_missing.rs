@@ -32,7 +32,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             continue;
         }
         for parameter in parameters_of(graph, action, shown) {
-            let passed = call.arguments.iter().any(|argument| argument.name == parameter.name);
+            let passed = call.arguments.iter().any(|argument| argument.name == parameter.name)
+                && !call.sometimes.contains(&parameter.name);
             // A placeholder left in the text arrives as it is written.
             if is_guessed(graph, shown, &parameter.name) {
                 continue;

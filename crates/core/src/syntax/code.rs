@@ -62,6 +62,18 @@ impl<'t> Lower<'t> {
         self.text.get(node.byte_range()).unwrap_or_default()
     }
 
+    /// Names of the type parameters that a declaration lists.
+    pub(super) fn type_params(&self, node: Node<'_>) -> Vec<SmolStr> {
+        let lists = ["type_parameters", "type_parameter_list"];
+        let list = lists.into_iter().find_map(|kind| child(node, kind));
+        let is_name = |n: &Node<'_>| n.kind().ends_with("identifier");
+        let names = list.map(named).unwrap_or_default().into_iter().filter_map(|parameter| {
+            let name = named(parameter).into_iter().find(is_name).or(Some(parameter).filter(is_name))?;
+            Some(self.name(name))
+        });
+        names.collect()
+    }
+
     pub(super) fn name(&self, node: Node<'_>) -> SmolStr {
         self.str(node).trim_matches('`').into()
     }

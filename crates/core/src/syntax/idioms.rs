@@ -76,6 +76,8 @@ pub struct Idioms {
     pub makes_map: &'static [&'static str],
     /// The names of an entry's key, and of its value.
     pub entry_parts: [&'static [&'static str]; 2],
+    /// Members of a function value that run it.
+    pub runs: &'static [&'static str],
     /// What makes a pair of its arguments.
     pub pairs: &'static str,
     /// How the names of functions begin that escape text for its place in an address.
@@ -231,6 +233,7 @@ impl Idioms {
         map_rounds: None,
         makes_map: &[],
         entry_parts: [&[], &[]],
+        runs: &[],
         pairs: "",
         escapes: &["encode"],
         self_type: "",

@@ -135,6 +135,8 @@ pub struct Function {
     pub annotations: Vec<Annotation>,
     /// The type it extends.
     pub receiver: Option<TypeName>,
+    /// Names of its own type parameters, in order.
+    pub type_params: Vec<SmolStr>,
     /// Parameters in order.
     pub params: Vec<Id>,
     /// Declared result.

@@ -35,7 +35,7 @@ impl Built {
         Self { open: true, ..Self::whole(root) }
     }
 
-    fn then(mut self, steps: impl IntoIterator<Item = Step>) -> Self {
+    pub(super) fn then(mut self, steps: impl IntoIterator<Item = Step>) -> Self {
         self.steps.extend(steps);
         self
     }
@@ -235,6 +235,9 @@ impl<'p> Values<'p> {
         {
             return self.built_scope(expr, call, scope, of, fuel);
         }
+        if let Some(kept) = self.kept(expr, call) {
+            return self.built_with(&kept, fuel);
+        }
         let Some(of) = receiver else { return Built::whole(expr) };
         if self.is_type_name(of, expr) {
             return Built::whole(expr);
@@ -249,7 +252,13 @@ impl<'p> Values<'p> {
     fn built_scope(&self, expr: &Expr, call: &Call, scope: Scope, of: Id, fuel: &Fuel) -> Built {
         if scope.gives_subject {
             let steps = if scope.builds { self.steps_inside(expr, call) } else { Vec::new() };
-            return self.built_with(&expr.with(of), fuel).then(steps);
+            let built = self.built_with(&expr.with(of), fuel).then(steps);
+            // What somebody else's lambda does to it is not followed.
+            let handed = call
+                .args
+                .last()
+                .is_some_and(|arg| !matches!(self.kind(expr.with(arg.value).at), Kind::Lambda { .. }));
+            return Built { open: built.open || (scope.builds && handed), ..built };
         }
         match call.args.last().map(|arg| self.kind(expr.with(arg.value).at)) {
             Some(Kind::Lambda { body, .. }) => self.built_with(&expr.with(*body), fuel),

@@ -119,6 +119,15 @@ impl<'p> Values<'p> {
         None
     }
 
+    /// What a bare call is made on: the subject of `with(x) { … }` or `x.apply { … }`.
+    #[must_use]
+    pub fn implicit_receiver(&self, expr: &Expr) -> Option<Expr> {
+        let tree = self.tree(expr.at);
+        let around = tree.ancestors(expr.at.id).take_while(|&id| tree.class(id).is_none());
+        let lambdas = around.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. }));
+        lambdas.map(|id| expr.with(id)).find_map(|lambda| self.lambda_receiver(&lambda))
+    }
+
     /// The outermost call of the chain a call is in.
     #[must_use]
     pub fn chain_end(&self, at: Ref) -> Ref {

@@ -272,7 +272,17 @@ impl<'p> Values<'p> {
 
     /// Every value that a loop hands to its lambda.
     fn eval_each(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
-        self.eval_all(&self.each_handed(parameter, fuel)?, fuel)
+        match self.each_handed(parameter, fuel) {
+            Some(each) => self.eval_all(&each, fuel),
+            None => self.eval_runs(parameter, fuel),
+        }
+    }
+
+    /// What those hand to a lambda that run it, as far as it is known.
+    fn eval_runs(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
+        let values = self.eval_all(&self.handed_by_runs(parameter, fuel)?, fuel)?;
+        let known = |value: &Value| value.is_object() || value.shape().is_some_and(Shape::has_literal_words);
+        values.iter().any(known).then_some(values)
     }
 
     /// What all of several come to; none of them is the one that is written.
@@ -347,6 +357,9 @@ impl<'p> Values<'p> {
         let first = call.args.first().map(|arg| expr.with(arg.value));
         if let Some(scope) = tree.scope(call) {
             return self.eval_scope(expr, call, scope, fuel);
+        }
+        if let Some(kept) = self.kept(expr, call) {
+            return Some(self.eval_body(&kept, fuel));
         }
         let asserts = tree.idioms.asserts.contains(&name.as_str()).then_some(TextStep::Argument);
         match (asserts.or_else(|| self.text_step(expr.at, name))?, receiver, first) {

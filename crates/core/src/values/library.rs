@@ -3,9 +3,9 @@
 
 use super::scope::property_of;
 use super::types::Type;
-use super::{Ref, Values};
+use super::{Expr, Ref, Values};
 use crate::source::Language;
-use crate::syntax::{Call, TextStep};
+use crate::syntax::{Call, Kind, TextStep};
 use crate::types::plain_type;
 
 /// A member, and whether a base is one of those that give it.
@@ -35,6 +35,8 @@ pub struct Library {
     pub hands_on: &'static [(&'static str, &'static str)],
     /// Functions that only say that an object of a type may be made, once something asks for one.
     pub enlists: &'static [&'static str],
+    /// Functions that give what their closure comes to, and keep it.
+    pub keeps: &'static [&'static str],
     /// Types that hold elements of their first argument.
     pub lists: &'static [&'static str],
     /// What holds the ids of resources.
@@ -85,6 +87,17 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn enlists(&self, at: Ref, name: &str) -> bool {
         self.libraries(at).any(|library| library.enlists.contains(&name))
+    }
+
+    /// The body of the closure whose value a call of the language or the platform gives and keeps.
+    pub(super) fn kept(&self, expr: &Expr, call: &Call) -> Option<Expr> {
+        let (name, _) = self.tree(expr.at).callee(call)?;
+        let keeps = self.libraries(expr.at).any(|library| library.keeps.contains(&name.as_str()));
+        keeps.then_some(())?;
+        call.args.iter().rev().find_map(|arg| match self.tree(expr.at).kind(arg.value) {
+            Kind::Lambda { body, .. } => Some(expr.with(*body)),
+            _ => None,
+        })
     }
 
     /// Whether a type of the platform holds elements of its first argument.

@@ -6,6 +6,7 @@
 
 mod additions;
 mod build;
+mod callbacks;
 mod collections;
 mod constants;
 mod context;
@@ -28,6 +29,7 @@ mod types;
 mod uses;
 mod variables;
 mod wanted;
+mod ways;
 
 #[cfg(test)]
 mod tests;

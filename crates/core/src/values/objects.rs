@@ -9,7 +9,7 @@ use std::sync::Arc;
 /// Bases of bases are followed this deep.
 const MAX_BASES: usize = 8;
 
-impl Values<'_> {
+impl<'p> Values<'p> {
     /// Binds parameters to arguments, by name and then by position, defaults for the rest.
     pub(super) fn bind(&self, file: u32, params: &[Id], args: &[Arg], at: &Expr, up: Env) -> Env {
         let tree = self.program.tree(file);
@@ -152,7 +152,7 @@ impl Values<'_> {
     }
 
     /// The parameters of the constructor that a call is one of.
-    fn params_taking(&self, class: Ref, at: &Expr, call: &Call) -> &[Id] {
+    pub(super) fn params_taking(&self, class: Ref, at: &Expr, call: &Call) -> &'p [Id] {
         let Some(declared) = self.class(class).filter(|declared| declared.params.is_empty()) else {
             return self.class(class).map_or(&[], |declared| &declared.params);
         };

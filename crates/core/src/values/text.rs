@@ -126,25 +126,45 @@ impl Shape {
         self
     }
 
-    /// Every occurrence of a known text in place of another shape.
+    /// Every occurrence of a known text in place of another shape, also where it spans pieces.
     #[must_use]
     pub fn replaced(&self, from: &str, to: &Self) -> Self {
         let mut result = Self::default();
+        let mut run: Vec<(&str, bool)> = Vec::new();
         for part in &self.parts {
             match part {
-                Part::Text { text, in_place } if !from.is_empty() => {
-                    for (i, piece) in text.split(from).enumerate() {
-                        if i > 0 {
-                            result.push(to.clone());
-                        }
-                        result.push(Self::text(piece, *in_place));
-                    }
+                Part::Text { text, in_place } => run.push((text, *in_place)),
+                Part::Hole(_) => {
+                    replace_in(&std::mem::take(&mut run), from, to, &mut result);
+                    result.push(Self { parts: vec![part.clone()] });
                 }
-                part => result.push(Self { parts: vec![part.clone()] }),
             }
         }
+        replace_in(&run, from, to, &mut result);
         result
     }
+}
+
+/// Replaces in known text that stands together.
+fn replace_in(run: &[(&str, bool)], from: &str, to: &Shape, result: &mut Shape) {
+    let whole: String = run.iter().map(|(text, _)| *text).collect();
+    let copy = |start: usize, end: usize, result: &mut Shape| {
+        let mut before = 0;
+        for (text, in_place) in run {
+            let (from, to) = (start.max(before), end.min(before + text.len()));
+            if from < to {
+                result.push(Shape::text(&text[from - before..to - before], *in_place));
+            }
+            before += text.len();
+        }
+    };
+    let mut done = 0;
+    for (at, _) in whole.match_indices(from).filter(|_| !from.is_empty()) {
+        copy(done, at, result);
+        result.push(to.clone());
+        done = at + from.len();
+    }
+    copy(done, whole.len(), result);
 }
 
 #[cfg(test)]
@@ -160,5 +180,10 @@ mod tests {
         assert_eq!(filled.value(), "loan/{}");
         assert!(filled.has_literal_words() && !filled.clone().named().has_literal_words());
         assert_eq!(filled.plain(), None);
+        let mut spanned = Shape::text("loan/{", true);
+        spanned.push(Shape::text("id", false));
+        spanned.push(Shape::text("}/{id}", true));
+        assert_eq!(spanned.replaced("{id}", &Shape::text("7", false)).value(), "loan/7/7");
+        assert_eq!(spanned.replaced("", &Shape::text("7", false)).value(), "loan/{id}/{id}");
     }
 }

@@ -291,6 +291,9 @@ impl<'p> Values<'p> {
         if let Some(scope) = tree.scope(call) {
             return self.type_of_scope(expr, call, scope, fuel);
         }
+        if let Some(kept) = self.kept(expr, call) {
+            return self.type_of_body(&kept, fuel);
+        }
         if let Some(ty) = self.singleton_type(expr.at, name) {
             return Some(ty);
         }

@@ -2,7 +2,7 @@
 
 use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
 use crate::source::library_of;
-use crate::syntax::{Call, Function, Id, Kind, Member, Parameter};
+use crate::syntax::{Call, Function, Id, Kind, Member, Parameter, TypeName};
 use rayon::prelude::*;
 use rustc_hash::FxHashMap;
 
@@ -311,6 +311,13 @@ impl<'p> Values<'p> {
         }
     }
 
+    /// The function that a reference names.
+    #[must_use]
+    pub fn referenced(&self, at: Ref) -> Option<Ref> {
+        let Kind::Reference { of, name } = self.kind(at) else { return None };
+        self.meant_by_reference(at, *of, name).first().copied()
+    }
+
     /// Whether `function` stands in for `base` in a class derived from `base`'s.
     fn overrides(&self, function: Ref, base: Ref) -> bool {
         let (Some(derived), Some(of)) = (self.enclosing_class(function), self.enclosing_class(base)) else {
@@ -336,10 +343,7 @@ impl<'p> Values<'p> {
     fn sites_of(&self, call: Ref, inner: &Expr, path: &mut Vec<(Ref, Ref)>, sites: &mut Vec<Site>) {
         let env = self.env_of(path);
         let passed = self.passed_on(&inner.within(&env));
-        let function =
-            passed.and_then(|at| self.tree(at).node(at.id).parent.map(|id| Ref { file: at.file, id }));
-        let wrapper = function.filter(|at| matches!(self.kind(*at), Kind::Function(_)));
-        let Some(wrapper) = wrapper else {
+        let Some(wrapper) = passed.and_then(|at| self.wrapper_of(at)) else {
             let at = path.last().map_or(call, |(_, used)| *used);
             sites.push(Site { at, env });
             return;
@@ -347,26 +351,144 @@ impl<'p> Values<'p> {
         if path.len() >= MAX_WRAPPERS || path.iter().any(|(seen, _)| *seen == wrapper) {
             return;
         }
-        for used in self.uses(wrapper) {
+        let uses = self.uses_of_wrapper(wrapper);
+        let mut lost = uses.is_empty();
+        for used in uses {
             if self.tree(used).call(used.id).is_some() {
                 path.push((wrapper, used));
                 self.sites_of(call, inner, path, sites);
                 path.pop();
+            } else {
+                lost |= !self.sites_handed(call, inner, (wrapper, used), path, sites);
             }
+        }
+        // Nobody is seen to use it, or to run it: it leads nobody knows where.
+        if lost {
+            let at = path.last().map_or(call, |(_, used)| *used);
+            sites.push(Site { at, env });
         }
     }
 
+    /// The function that a parameter is of, or the class whose objects are made with it.
+    fn wrapper_of(&self, parameter: Ref) -> Option<Ref> {
+        let id = self.tree(parameter).node(parameter.id).parent?;
+        let holder = Ref { file: parameter.file, id };
+        match self.kind(holder) {
+            Kind::Function(_) => Some(self.constructed(holder).unwrap_or(holder)),
+            Kind::Class(_) => Some(holder),
+            _ => None,
+        }
+    }
+
+    fn uses_of_wrapper(&self, wrapper: Ref) -> Vec<Ref> {
+        match self.class(wrapper) {
+            Some(class) => {
+                self.program.ask_for_users(&class.name, vec![class.name.to_string()]);
+                self.makes(wrapper).to_vec()
+            }
+            None => self.uses(wrapper),
+        }
+    }
+
+    /// A wrapper that is handed on: what those say who run it. Whether somebody is seen to.
+    fn sites_handed(
+        &self,
+        call: Ref,
+        inner: &Expr,
+        (wrapper, handed): (Ref, Ref),
+        path: &mut Vec<(Ref, Ref)>,
+        sites: &mut Vec<Site>,
+    ) -> bool {
+        let runs = self.runs(handed);
+        let before = sites.len();
+        for run in runs {
+            let kept = path.len();
+            path.push((wrapper, run.call));
+            path.extend(run.path);
+            self.sites_of(call, inner, path, sites);
+            path.truncate(kept);
+        }
+        // What is handed on stands where it is handed on.
+        sites[before..].iter_mut().for_each(|site| site.at = handed);
+        sites.len() > before
+    }
+
+    /// The places that really say what a type argument of a call is, each with the class: the call, or,
+    /// where it is a type parameter of a function around it, every use of that function.
+    #[must_use]
+    pub fn type_sites(&self, call: Ref, ty: &TypeName) -> Vec<(Site, Ref)> {
+        let mut sites = Vec::new();
+        self.type_sites_of(Expr::new(call), ty, &mut Vec::new(), &mut sites);
+        sites
+    }
+
+    /// `at` is where `ty` is written; `path` holds the wrappers gone through so far.
+    fn type_sites_of(
+        &self,
+        at: Expr,
+        ty: &TypeName,
+        path: &mut Vec<(Ref, Ref)>,
+        sites: &mut Vec<(Site, Ref)>,
+    ) {
+        let around = self.tree(at.at).ancestors(at.at.id).find_map(|id| {
+            let function = self.tree(at.at).function(id)?;
+            let place = function.type_params.iter().position(|name| *name == ty.name)?;
+            Some((Ref { file: at.at.file, id }, function, place))
+        });
+        let Some((wrapper, declared, place)) = around else {
+            if let Some(class) = self.class_named(at.at, &ty.name) {
+                let site = path.last().map_or(at.at, |(_, used)| *used);
+                sites.push((Site { at: site, env: self.env_of(path) }, class));
+            }
+            return;
+        };
+        if path.len() >= MAX_WRAPPERS || path.iter().any(|(seen, _)| *seen == wrapper) {
+            return;
+        }
+        for used in self.uses(wrapper) {
+            let Some(call) = self.tree(used).call(used.id) else { continue };
+            path.push((wrapper, used));
+            match call.types.get(place) {
+                Some(given) => self.type_sites_of(Expr::new(used), given, path, sites),
+                None => {
+                    let class = self.type_implied(wrapper, declared, ty, used);
+                    let env = self.env_of(path);
+                    sites.extend(class.map(|class| (Site { at: used, env }, class)));
+                }
+            }
+            path.pop();
+        }
+    }
+
+    /// The class that a call's arguments imply for a type parameter: of `it: R` and of `KClass<R>`.
+    fn type_implied(&self, wrapper: Ref, declared: &Function, ty: &TypeName, used: Ref) -> Option<Ref> {
+        declared.params.iter().find_map(|&id| {
+            let wanted = self.tree(wrapper).parameter(id)?.ty.as_ref()?;
+            let whole = wanted.name == ty.name;
+            if !whole && !wanted.args.iter().any(|arg| arg.name == ty.name) {
+                return None;
+            }
+            let given = self.argument_for(used, wrapper, Ref { file: wrapper.file, id })?;
+            match self.kind(given.at) {
+                Kind::ClassOf(of) if !whole => self.class_named(given.at, &of.name),
+                _ if whole => self.type_of(&given)?.class,
+                _ => None,
+            }
+        })
+    }
+
     /// The bindings at the innermost wrapper of a path, made from the outermost use inwards.
-    fn env_of(&self, path: &[(Ref, Ref)]) -> Env {
+    pub(super) fn env_of(&self, path: &[(Ref, Ref)]) -> Env {
         let mut env = None;
         for (function, used) in path.iter().rev() {
-            let (Some(declared), Some(call)) =
-                (self.tree(*function).function(function.id), self.tree(*used).call(used.id))
-            else {
-                continue;
+            let Some(call) = self.tree(*used).call(used.id) else { continue };
+            let at = Expr { at: *used, env: env.clone() };
+            let params = match self.tree(*function).function(function.id) {
+                Some(declared) => &declared.params,
+                None if self.class(*function).is_some() => self.params_taking(*function, &at, call),
+                None => continue,
             };
-            let at = Expr { at: *used, env };
-            env = self.bind(function.file, &declared.params, &call.args, &at, None);
+            env = self.bind(function.file, params, &call.args, &at, None);
         }
         env
     }

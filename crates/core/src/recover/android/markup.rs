@@ -24,13 +24,15 @@ pub(super) fn id(element: &Element) -> Option<(String, &Attribute)> {
 }
 
 /// A class named in XML, against the module's namespace where it starts with a dot or has none.
-pub(super) fn class_path(file: u32, name: &str, values: &Values<'_>) -> String {
+pub(super) fn class_path(file: u32, written: &str, values: &Values<'_>) -> String {
     let namespace = || namespace(file, values).unwrap_or_default();
-    values.expect_class(name);
+    values.expect_class(written);
+    // An inner class is written `Outer$Inner`.
+    let name = written.replace('$', ".");
     match name.strip_prefix('.') {
         Some(rest) => format!("{}.{rest}", namespace()),
-        None if !name.contains('.') => format!("{}.{name}", namespace()),
-        None => name.replace('$', "."),
+        None if !written.contains('.') => format!("{}.{name}", namespace()),
+        None => name,
     }
 }
 

@@ -50,6 +50,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
         ("sheet", "item"),
     ],
     enlists: &[],
+    keeps: &[],
     lists: &["FetchedResults"],
     resources: &[],
     previews: |_| false,

@@ -13,6 +13,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &[],
+    keeps: &[],
     lists: &[],
     resources: &[],
     previews: |_| false,

@@ -18,6 +18,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &[],
     hands_on: &[],
     enlists: &["AddScoped", "AddSingleton", "AddTransient"],
+    keeps: &[],
     lists: &[],
     resources: &[],
     previews: |_| false,

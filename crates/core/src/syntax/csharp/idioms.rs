@@ -61,6 +61,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     own_listings: &[("Keys", Listing::Keys), ("Values", Listing::Values)],
     map_rounds: Some(Listing::Entries),
     entry_parts: [&["Item1", "Key"], &["Item2", "Value"]],
+    runs: &["Invoke"],
     ..Idioms::NONE
 };
 

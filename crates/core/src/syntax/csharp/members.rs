@@ -19,6 +19,7 @@ impl CSharp<'_> {
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
+            type_params: self.low.type_params(node),
             params: params.map(|n| self.params(n, false)).unwrap_or_default(),
             result: result.map(|n| self.type_name(n)).filter(|ty| ty.name != "void"),
             body: None,

@@ -328,6 +328,7 @@ impl Dart<'_> {
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver,
+            type_params: self.lower.type_params(signature),
             params,
             result: own.map(|own| bare_type(own, span(signature))).or(result),
             body,

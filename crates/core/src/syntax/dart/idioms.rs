@@ -52,6 +52,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     map_rounds: Some(Listing::Entries),
     entry_parts: [&["$1", "key"], &["$2", "value"]],
     same: &["List.from", "List.of", "List.unmodifiable"],
+    runs: &["call"],
     ..Idioms::NONE
 };
 

@@ -137,6 +137,7 @@ impl Java<'_> {
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
+            type_params: self.0.type_params(node),
             params: node.child_by_field_name("parameters").map(|n| self.params(n, false)).unwrap_or_default(),
             result: node.child_by_field_name("type").map(|n| self.type_name(n)),
             body: node.child_by_field_name("body").map(|n| self.item(n)),

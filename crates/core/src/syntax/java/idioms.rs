@@ -40,5 +40,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
     makes_map: &["Map.of"],
     entry_parts: [&["getKey"], &["getValue"]],
     same: &["Collections.unmodifiableList", "List.copyOf", "Set.copyOf"],
+    runs: &["accept", "apply", "get", "run", "test"],
     ..Idioms::NONE
 };

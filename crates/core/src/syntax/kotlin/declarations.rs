@@ -154,6 +154,7 @@ impl Kotlin<'_> {
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: before_token(node, ".").filter(|n| is_type(*n)).map(|n| self.type_name(n)),
+            type_params: self.0.type_params(node),
             params,
             result: after_token(node, ":").filter(|n| is_type(*n)).map(|n| self.type_name(n)),
             body,

@@ -84,5 +84,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
     entry_parts: [&["first", "key"], &["second", "value"]],
     pairs: "Pair",
     counts: &["withIndex"],
+    runs: &["invoke"],
     ..Idioms::NONE
 };

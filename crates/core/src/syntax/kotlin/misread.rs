@@ -49,6 +49,7 @@ impl Kotlin<'_> {
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
+            type_params: Vec::new(),
             params: Vec::new(),
             result: None,
             body,

@@ -130,6 +130,7 @@ impl Kv<'_, '_> {
             modifiers: Vec::new(),
             annotations: Vec::new(),
             receiver: None,
+            type_params: Vec::new(),
             params: Vec::new(),
             result: None,
             body: Some(set_up),

@@ -125,6 +125,7 @@ impl Python<'_> {
             modifiers,
             annotations,
             receiver: None,
+            type_params: Vec::new(),
             params,
             result: node.child_by_field_name("return_type").map(|n| self.type_name(n)),
             body,

@@ -66,6 +66,7 @@ impl Script<'_> {
             modifiers: Modifier::among(modifiers),
             annotations: Vec::new(),
             receiver: None,
+            type_params: self.0.type_params(function),
             params,
             result,
             body,

@@ -184,6 +184,7 @@ impl Swift<'_> {
             modifiers: Modifier::among(modifiers.words),
             annotations: modifiers.annotations,
             receiver: None,
+            type_params: self.0.type_params(node),
             params,
             result,
             body,

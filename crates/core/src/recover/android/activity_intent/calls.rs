@@ -5,15 +5,25 @@ use crate::facts::{CallFact, Channel, Facts, Literal, ResultSideFact, TargetFact
 use crate::model::{Form, ResultSide, Style, Verb};
 use crate::recover::android::code;
 use crate::syntax::{Call, Kind};
-use crate::values::{Expr, Ref, Shape, Values};
+use crate::values::{Expr, Ref, Shape, Site, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
-    let openers = ["startActivity", "startActivityForResult", "startActivityIfNeeded", "launch"];
-    for (at, call) in code::calls(file, values, &openers) {
+    for (at, call) in code::calls(file, values, OPENERS) {
         open(at, call, values, facts);
     }
-    for (at, call) in code::calls(file, values, &["getActivity"]) {
+    for (at, call) in code::calls(file, values, &["launch"]) {
+        launch(&Expr::new(at), call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["getActivity", "getActivities"]) {
         pending(at, call, values, facts);
+    }
+    for (at, call) in code::calls(file, values, &["addNextIntent", "addNextIntentWithParentStack"]) {
+        if let Some(arg) = call.args.first() {
+            link(at, &Expr::new(at).with(arg.value), values, facts);
+        }
+    }
+    for (at, call) in code::calls(file, values, &["setContent"]) {
+        tab(at, call, values, facts);
     }
     let closers = [
         "finish",
@@ -31,30 +41,126 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
+/// What starts an activity from a context, an activity or a fragment.
+const OPENERS: &[&str] = &[
+    "startActivity",
+    "startActivityForResult",
+    "startActivityIfNeeded",
+    "startActivityFromFragment",
+    "startActivityFromChild",
+    "startNextMatchingActivity",
+    "startActivities",
+    "navigateUpTo",
+];
+
 fn open(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let expr = Expr::new(at);
     if values.calls_own_function(&expr, call) {
         return;
     }
     let name = code::callee_name(at, values);
-    if name == "launch" {
-        return launch(&expr, call, values, facts);
-    }
     // `startActivity<ItemActivity>(…)` of an app's own helper is that helper's business.
     let Some(position) = call.args.iter().position(|arg| may_be_intent(&expr.with(arg.value), values)) else {
         return;
     };
-    let target = call.args[position].value;
-    for site in values.sites(at, &Expr::new(at).with(target)) {
-        let inner = site.bind(&Expr::new(Ref { file: at.file, id: target }));
-        if let Some(intent) = intent::read(&inner, values) {
-            facts.calls.extend(call_fact(&intent, &inner, site.at, values));
-        }
+    let target = expr.with(call.args[position].value);
+    if name == "startActivities" {
+        let intents = intent::read_all(&target, values);
+        facts.calls.extend(started_together(Verb::Open, &intents, &target, at, values));
+        return;
+    }
+    // A helper may be handed the intent, or the class that it makes one for.
+    let class = intent::class_argument(&target, values);
+    let sites = match &class {
+        Some(class) => match values.kind(class.at) {
+            Kind::ClassOf(ty) => {
+                let sites: Vec<_> = values.type_sites(class.at, ty);
+                if let [(site, _), rest @ ..] = sites.as_slice()
+                    && (!rest.is_empty() || site.at != class.at)
+                {
+                    opened_by_type(&target, &sites, values, facts);
+                    return;
+                }
+                values.sites(at, &target)
+            }
+            _ => values.sites(at, class),
+        },
+        None => values.sites(at, &target),
+    };
+    for site in sites {
+        let inner = site.bind(&target);
+        let fact = match intent::read(&inner, values) {
+            Some(intent) => call_fact(&intent, &inner, site.at, values),
+            None if leaves(&inner, values) => None,
+            None => Some(unknown(&inner, site.at, values)),
+        };
+        let back = name == "navigateUpTo";
+        facts
+            .calls
+            .extend(fact.map(|fact| CallFact { verb: if back { Verb::BackTo } else { fact.verb }, ..fact }));
+    }
+}
+
+/// A helper with a type parameter: `open<ItemActivity>()`.
+fn opened_by_type(target: &Expr, sites: &[(Site, Ref)], values: &Values<'_>, facts: &mut Facts) {
+    for (site, class) in sites {
+        let inner = site.bind(target);
+        let Some(intent) = intent::read(&inner, values) else { continue };
+        let written = values.class(*class).map(|class| class.name.to_string());
+        let intent = Intent { classes: vec![*class], written, unknown: false, ..intent };
+        facts.calls.extend(call_fact(&intent, &inner, site.at, values));
+    }
+}
+
+/// A choice of the system's among others' screens.
+fn leaves(target: &Expr, values: &Values<'_>) -> bool {
+    code::callee_name(values.built(target).root.at, values) == "createChooser"
+}
+
+/// An intent of which nothing is known: it leads somewhere.
+fn unknown(target: &Expr, site: Ref, values: &Values<'_>) -> CallFact {
+    CallFact {
+        target: TargetFact::Unknown,
+        written: values.written(target.at),
+        form: Form::Dynamic,
+        open: true,
+        ..CallFact::new(Style::ActivityIntent, Verb::Open, site, code::callee_at(site, values))
     }
 }
 
 fn may_be_intent(expr: &Expr, values: &Values<'_>) -> bool {
-    values.type_of(expr).is_none_or(|ty| ty.name == "Intent")
+    values
+        .type_of(expr)
+        .is_none_or(|ty| ty.name == "Intent" || ty.name.contains("Array") || ty.name.ends_with("[]"))
+}
+
+/// A stack of activities that is made at once; any of them may be what is seen.
+fn started_together(
+    verb: Verb,
+    intents: &[Intent],
+    target: &Expr,
+    site: Ref,
+    values: &Values<'_>,
+) -> Option<CallFact> {
+    let classes: Vec<Ref> = intents.iter().flat_map(|intent| intent.classes.iter().copied()).collect();
+    let base = CallFact { verb, ..unknown(target, site, values) };
+    if classes.is_empty() {
+        return Some(base);
+    }
+    Some(CallFact { target: TargetFact::Classes(classes), form: Form::Typed, ..base })
+}
+
+/// The tab of a host that shows an activity: `spec.setContent(new Intent(this, ItemActivity.class))`.
+fn tab(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
+    let expr = Expr::new(at);
+    let [arg] = call.args.as_slice() else { return };
+    if values.calls_own_function(&expr, call) || values.tree(at).receiver(call).is_none() {
+        return;
+    }
+    let target = expr.with(arg.value);
+    let fact = intent::read(&target, values).and_then(|intent| call_fact(&intent, &target, at, values));
+    let opens = fact.filter(|fact| matches!(fact.target, TargetFact::Classes(_)));
+    facts.calls.extend(opens.map(|fact| CallFact { verb: Verb::Tab, ..fact }));
 }
 
 /// A launcher registered for a contract: the intent is what the contract makes of the input.
@@ -62,7 +168,8 @@ fn launch(expr: &Expr, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let tree = values.tree(expr.at);
     let Some(of) = tree.receiver(call) else { return };
     let root = values.built(&expr.with(of)).root;
-    if code::callee_name(root.at, values) != "registerForActivityResult" {
+    let registers = ["registerForActivityResult", "rememberLauncherForActivityResult"];
+    if !registers.contains(&code::callee_name(root.at, values)) {
         return;
     }
     let Some(registered) = values.tree(root.at).call(root.at.id) else { return };
@@ -75,8 +182,11 @@ fn launch(expr: &Expr, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         }
         None => call.args.first().and_then(|arg| intent::read(&expr.with(arg.value), values)),
     };
-    if let Some(intent) = intent {
-        facts.calls.extend(call_fact(&intent, expr, expr.at, values));
+    let takes_any = code::callee_name(contract.at, values) == "StartActivityForResult";
+    match intent {
+        Some(intent) => facts.calls.extend(call_fact(&intent, expr, expr.at, values)),
+        None if takes_any => facts.calls.push(unknown(expr, expr.at, values)),
+        None => {}
     }
 }
 
@@ -90,8 +200,10 @@ fn call_fact(intent: &Intent, target: &Expr, site: Ref, values: &Values<'_>) -> 
         open: intent.open,
         ..CallFact::new(Style::ActivityIntent, verb, site, code::callee_at(site, values))
     };
-    if let Some(class) = intent.class {
-        fact.target = TargetFact::Class(class);
+    if !intent.classes.is_empty() {
+        fact.form = if intent.classes.len() > 1 || intent.unknown { Form::Computed } else { Form::Typed };
+        fact.open |= intent.unknown;
+        fact.target = TargetFact::Classes(intent.classes.clone());
         fact.written = intent.written.clone().unwrap_or_default();
     } else if let Some(address) = &intent.address {
         let found = values.eval(address);
@@ -109,6 +221,8 @@ fn call_fact(intent: &Intent, target: &Expr, site: Ref, values: &Values<'_>) -> 
         }
     } else if intent.written.is_some() {
         fact.target = TargetFact::External;
+    } else if intent.unknown {
+        fact.form = Form::Dynamic;
     } else {
         // An action of the system: no screen of this app, and none that can be named.
         return None;
@@ -124,13 +238,26 @@ fn pending(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
         .and_then(|of| tree.last_name(of))
         .is_some_and(|(name, _)| name == "PendingIntent");
     let Some(arg) = call.args.get(2).filter(|_| on) else { return };
-    let expr = Expr::new(at);
-    let intent = intent::read(&expr.with(arg.value), values);
-    let fact = intent.and_then(|intent| call_fact(&intent, &expr.with(arg.value), at, values));
-    facts.calls.extend(
-        fact.filter(|fact| matches!(fact.target, TargetFact::Class(_)))
-            .map(|fact| CallFact { verb: Verb::Link, ..fact }),
-    );
+    let target = Expr::new(at).with(arg.value);
+    if code::callee_name(at, values) == "getActivities" {
+        let intents = intent::read_all(&target, values);
+        facts.calls.extend(started_together(Verb::Link, &intents, &target, at, values));
+        return;
+    }
+    link(at, &target, values, facts);
+}
+
+/// An intent that others start for the app.
+fn link(at: Ref, target: &Expr, values: &Values<'_>, facts: &mut Facts) {
+    for site in values.sites(at, target) {
+        let inner = site.bind(target);
+        let fact = match intent::read(&inner, values) {
+            Some(intent) => call_fact(&intent, &inner, site.at, values),
+            None => Some(unknown(&inner, site.at, values)),
+        };
+        let own = fact.filter(|fact| matches!(fact.target, TargetFact::Classes(_) | TargetFact::Unknown));
+        facts.calls.extend(own.map(|fact| CallFact { verb: Verb::Link, ..fact }));
+    }
 }
 
 /// Finishing an activity goes back, from inside of it or from a fragment of it.

@@ -1,15 +1,20 @@
-//! Intents: which class or address they name, what they carry, how they clear the stack.
+//! Intents: which classes, action or address they name, what they carry, how they clear the stack.
 
-use crate::facts::ArgumentFact;
+use super::manifest;
+use crate::facts::{ArgumentFact, Slot};
 use crate::recover::android::{bundle, code};
 use crate::syntax::{Kind, TypeName};
-use crate::values::{Expr, Ref, Step, Values};
+use crate::values::{Built, Expr, Ref, Step, Values};
 
-/// An intent as it was put together.
+/// An intent as it was put together, all of its ways together.
+#[derive(Default)]
 pub(super) struct Intent {
-    pub(super) class: Option<Ref>,
+    /// The app's own classes that it may open.
+    pub(super) classes: Vec<Ref>,
     /// The class as written, for one that the source does not have.
     pub(super) written: Option<String>,
+    /// It names a class, and which one is not known on some way.
+    pub(super) unknown: bool,
     pub(super) address: Option<Expr>,
     pub(super) extras: Vec<ArgumentFact>,
     pub(super) open: bool,
@@ -18,22 +23,50 @@ pub(super) struct Intent {
 
 /// Reads an intent expression. `None` if it is not known to be one.
 pub(super) fn read(expr: &Expr, values: &Values<'_>) -> Option<Intent> {
-    let built = values.built(expr);
+    let ways = values.built_ways(expr);
+    let several = ways.len() > 1;
+    let mut read = ways.iter().filter_map(|built| one(built, values)).collect::<Vec<_>>().into_iter();
+    let mut whole = read.next()?;
+    whole.unknown |= several && read.len() + 1 < ways.len();
+    for way in read {
+        whole.classes.extend(way.classes);
+        whole.written = whole.written.or(way.written);
+        whole.unknown |= way.unknown;
+        whole.address = whole.address.or(way.address);
+        whole.open |= way.open;
+        whole.resets &= way.resets;
+        whole.extras = code::joined([whole.extras, way.extras].into_iter());
+    }
+    whole.classes.dedup();
+    Some(whole)
+}
+
+/// Several intents that are started together.
+pub(super) fn read_all(list: &Expr, values: &Values<'_>) -> Vec<Intent> {
+    values.elements(list).iter().filter_map(|element| read(element, values)).collect()
+}
+
+fn one(built: &Built, values: &Values<'_>) -> Option<Intent> {
     let call = values.tree(built.root.at).call(built.root.at.id)?;
     (code::callee_name(built.root.at, values) == "Intent").then_some(())?;
-    let mut intent = Intent {
-        class: None,
-        written: None,
-        address: None,
-        extras: Vec::new(),
-        open: built.open,
-        resets: false,
-    };
-    for arg in &call.args {
+    // A copy of another one.
+    if let [arg] = call.args.as_slice()
+        && values.type_of(&built.root.with(arg.value)).is_some_and(|ty| ty.name == "Intent")
+    {
+        let copied = read(&built.root.with(arg.value), values);
+        let mut intent = copied.unwrap_or(Intent { unknown: true, open: true, ..Intent::default() });
+        built.steps.iter().for_each(|step| intent.step(step, values));
+        return Some(intent);
+    }
+    let mut intent = Intent { open: built.open, ..Intent::default() };
+    for (i, arg) in call.args.iter().enumerate() {
         let arg = built.root.with(arg.value);
-        intent.name_class(&arg, values);
         if values.type_of(&arg).is_some_and(|ty| ty.name == "Uri") {
             intent.address = Some(arg);
+        } else if i == 1 || i == 3 {
+            intent.name_class(&arg, values);
+        } else if i == 0 {
+            intent.name_action(&arg, values);
         }
     }
     for step in &built.steps {
@@ -42,12 +75,66 @@ pub(super) fn read(expr: &Expr, values: &Values<'_>) -> Option<Intent> {
     Some(intent)
 }
 
+/// The class argument of the call that makes an intent: what a helper may hand through.
+pub(super) fn class_argument(expr: &Expr, values: &Values<'_>) -> Option<Expr> {
+    let root = values.built(expr).root;
+    let call = values.tree(root.at).call(root.at.id)?;
+    (code::callee_name(root.at, values) == "Intent" && call.args.len() == 2)
+        .then(|| root.with(call.args[1].value))
+}
+
 impl Intent {
+    /// Every class that an expression may stand for.
     fn name_class(&mut self, expr: &Expr, values: &Values<'_>) {
-        if let Kind::ClassOf(ty) = values.kind(code::seen_through(expr, values).at) {
-            let at = code::seen_through(expr, values).at;
-            self.class = class_of(at, ty, values);
-            self.written = Some(ty.name.to_string());
+        for way in values.built_ways(expr) {
+            let at = code::seen_through(&way.root, values);
+            match values.kind(at.at) {
+                Kind::ClassOf(ty) => self.class(at.at, ty, values),
+                Kind::Call(_)
+                    if matches!(code::callee_name(at.at, values), "getName" | "getCanonicalName") =>
+                {
+                    let tree = values.tree(at.at);
+                    if let Some(of) = tree.call(at.at.id).and_then(|call| tree.receiver(call)) {
+                        self.name_class(&at.with(of), values);
+                    }
+                }
+                // `new Intent(this, getClass())`, `javaClass`.
+                Kind::Call(_) if code::callee_name(at.at, values) == "getClass" => self.own(&at, values),
+                Kind::Name(name) if name == "javaClass" => self.own(&at, values),
+                // The action of `Intent(ACTION_VIEW, uri)` and the like is no class.
+                _ => match values.plain_text(&at) {
+                    Some(path) => self.class_called(&path, values),
+                    None => self.unknown = true,
+                },
+            }
+        }
+    }
+
+    fn class(&mut self, at: Ref, ty: &TypeName, values: &Values<'_>) {
+        self.classes.extend(values.class_named(at, &ty.name));
+        self.written = Some(ty.name.to_string());
+    }
+
+    fn own(&mut self, at: &Expr, values: &Values<'_>) {
+        let class = values.enclosing_named_class(at.at);
+        self.written = class.and_then(|class| values.class(class)).map(|class| class.name.to_string());
+        self.classes.extend(class);
+    }
+
+    fn class_called(&mut self, path: &str, values: &Values<'_>) {
+        values.expect_class(path);
+        self.classes.extend(values.program().classes_at(&path.replace('$', ".")).first());
+        self.written = Some(path.to_owned());
+    }
+
+    /// An action that a manifest of the app's own answers to.
+    fn name_action(&mut self, expr: &Expr, values: &Values<'_>) {
+        if let Some(action) = values.plain_text(expr) {
+            let found = manifest::answering(&action, values);
+            if !found.is_empty() {
+                self.written = Some(action);
+            }
+            self.classes.extend(found);
         }
     }
 
@@ -55,6 +142,15 @@ impl Intent {
         let name = step.name.as_str();
         match (name, step.args.as_slice()) {
             ("setClass" | "setClassName", [.., class]) => self.name_class(class, values),
+            ("setComponent" | "component", [component]) => {
+                let root = values.built(component).root;
+                let args = values.tree(root.at).call(root.at.id).map(|call| call.args.as_slice());
+                match args {
+                    Some([.., class]) => self.name_class(&root.with(class.value), values),
+                    _ => self.unknown = true,
+                }
+            }
+            ("setAction" | "action", [action]) => self.name_action(action, values),
             ("setData" | "data", [uri]) => self.address = Some(uri.clone()),
             ("addFlags" | "setFlags" | "flags", [flags]) => self.resets |= clears_task(flags, values),
             ("putExtras", [all]) => {
@@ -62,30 +158,22 @@ impl Intent {
                 self.extras.extend(contents.entries);
                 self.open |= contents.open;
             }
-            (
-                "putExtra"
-                | "putStringArrayListExtra"
-                | "putParcelableArrayListExtra"
-                | "putIntegerArrayListExtra",
-                [key, value],
-            ) => match code::key(key, values) {
-                Some((name, literal_key)) => {
-                    let argument = code::argument(crate::facts::Slot::Name(name), value, values);
-                    self.extras.push(ArgumentFact {
-                        literal_key,
-                        at: code::node_at(key.at, values),
-                        ..argument
-                    });
-                }
-                None => self.open = true,
-            },
+            (put, [key, value]) if put.starts_with("put") && put.ends_with("Extra") => {
+                self.put(key, value, values);
+            }
             _ => {}
         }
     }
-}
 
-fn class_of(at: Ref, ty: &TypeName, values: &Values<'_>) -> Option<Ref> {
-    values.class_named(at, &ty.name)
+    fn put(&mut self, key: &Expr, value: &Expr, values: &Values<'_>) {
+        match code::key(key, values) {
+            Some((name, literal_key)) => {
+                let argument = code::argument(Slot::Name(name), value, values);
+                self.extras.push(ArgumentFact { literal_key, at: code::node_at(key.at, values), ..argument });
+            }
+            None => self.open = true,
+        }
+    }
 }
 
 /// A new task without the old one's screens: nothing is left to go back to.

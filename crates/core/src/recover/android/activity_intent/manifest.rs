@@ -4,8 +4,9 @@ use crate::facts::{At, Facts, Opened, RouteFact, Shows, Takes};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::markup::{ANDROID, class_path, element_at, value_at};
 use crate::recover::android::screens::is_host_base;
+use crate::source::{Language, Resource};
 use crate::syntax::{Element, ElementId, Markup};
-use crate::values::Values;
+use crate::values::{Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let Some(markup) = values.program().markup(file) else { return };
@@ -63,6 +64,31 @@ fn hosts_another(file: u32, class: &str, values: &Values<'_>) -> bool {
     let bases = program.classes_at(class).first().map(|&class| values.external_bases(class));
     program.sources().is_native_host(program.source(file).module)
         || bases.is_some_and(|bases| bases.iter().any(|base| is_host_base(base)))
+}
+
+/// The activities whose filters answer to an action of the app's own.
+pub(super) fn answering(action: &str, values: &Values<'_>) -> Vec<Ref> {
+    // The system's own actions are answered by anybody.
+    if action.starts_with("android.") {
+        return Vec::new();
+    }
+    let program = values.program();
+    let manifests = program.files_in(Language::Xml(Resource::Manifest)).iter().copied();
+    let mut found = Vec::new();
+    for file in manifests {
+        let Some(markup) = program.markup(file) else { continue };
+        for (at, element) in markup.elements().filter(|(_, e)| e.name == "activity") {
+            let filters = markup.children(at).filter(|(_, e)| e.name == "intent-filter");
+            let mut actions = filters.flat_map(|(filter, _)| markup.children(filter));
+            let answers = actions.any(|(_, e)| {
+                e.name == "action" && e.attribute(ANDROID, "name").is_some_and(|a| a.value == action)
+            });
+            if let Some(class) = element.attribute(ANDROID, "name").filter(|_| answers) {
+                found.extend(program.classes_at(&class_path(file, &class.value, values)).first());
+            }
+        }
+    }
+    found
 }
 
 /// Addresses that a filter takes.

@@ -9,6 +9,8 @@ mod reads;
 
 #[cfg(test)]
 mod tests;
+#[cfg(test)]
+mod way_tests;
 
 use crate::facts::{Facts, Opened, RouteFact, ScreenFact, Shows, Takes, TargetFact, Unknown, Unopened, Ways};
 use crate::model::{RouteKind, Style};
@@ -41,11 +43,11 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 /// What calls open by its class is a route there, unless a manifest declares it.
 fn opened(first: usize, values: &Values<'_>, facts: &mut Facts) {
-    let classes = facts.calls[first..].iter().filter_map(|call| match call.target {
-        TargetFact::Class(class) => Some(class),
-        _ => None,
+    let classes = facts.calls[first..].iter().flat_map(|call| match &call.target {
+        TargetFact::Classes(classes) => classes.as_slice(),
+        _ => &[],
     });
-    let screens = classes.filter_map(|class| screens::screen(class, values));
+    let screens = classes.filter_map(|&class| screens::screen(class, values));
     let route = |screen: ScreenFact| RouteFact {
         shows: Shows::Class(screen.path, screen.at),
         opened: Opened::OnlyIfCalled,

@@ -6,32 +6,68 @@ use crate::recover::android::{bundle, code};
 use crate::syntax::{BinaryOp, Kind, Member};
 use crate::values::{Def, Expr, Ref, Values};
 
+/// Takes an extra out of an intent; the last only asks whether it is there.
 const GETTERS: &[&str] = &[
-    "getStringExtra",
-    "getIntExtra",
-    "getLongExtra",
+    "getBooleanArrayExtra",
     "getBooleanExtra",
-    "getFloatExtra",
+    "getBundleExtra",
+    "getByteArrayExtra",
+    "getByteExtra",
+    "getCharArrayExtra",
+    "getCharExtra",
+    "getCharSequenceArrayExtra",
+    "getCharSequenceArrayListExtra",
+    "getCharSequenceExtra",
+    "getDoubleArrayExtra",
     "getDoubleExtra",
+    "getFloatArrayExtra",
+    "getFloatExtra",
+    "getIntArrayExtra",
+    "getIntExtra",
+    "getIntegerArrayListExtra",
+    "getLongArrayExtra",
+    "getLongExtra",
+    "getParcelableArrayExtra",
+    "getParcelableArrayListExtra",
     "getParcelableExtra",
     "getSerializableExtra",
-    "getStringArrayListExtra",
-    "getParcelableArrayListExtra",
+    "getShortArrayExtra",
+    "getShortExtra",
     "getStringArrayExtra",
-    "getIntArrayExtra",
+    "getStringArrayListExtra",
+    "getStringExtra",
+    "hasExtra",
 ];
 
 /// Taken out of `intent.extras` instead.
 const BUNDLE_GETTERS: &[&str] = &[
-    "getString",
-    "getInt",
-    "getLong",
+    "containsKey",
+    "get",
     "getBoolean",
-    "getFloat",
+    "getBundle",
+    "getByte",
+    "getByteArray",
+    "getChar",
+    "getCharSequence",
     "getDouble",
+    "getFloat",
+    "getInt",
+    "getIntArray",
+    "getIntegerArrayList",
+    "getLong",
+    "getLongArray",
     "getParcelable",
+    "getParcelableArray",
+    "getParcelableArrayList",
     "getSerializable",
+    "getShort",
+    "getString",
+    "getStringArray",
+    "getStringArrayList",
 ];
+
+/// Asks for a key without taking the value.
+const ASKS: &[&str] = &["containsKey", "hasExtra"];
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     whole_extras(file, values, facts);
@@ -39,10 +75,11 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         code::calls(file, values, GETTERS).into_iter().chain(code::calls(file, values, BUNDLE_GETTERS))
     {
         let tree = values.tree(at);
-        let (Some(of), Some(first)) = (tree.receiver(call), call.args.first()) else { continue };
-        let method = code::callee_name(at, values);
         let expr = Expr::new(at);
-        let Some(origin) = origin(&expr.with(of), !method.ends_with("Extra"), values) else { continue };
+        let of = tree.receiver(call).map(|of| expr.with(of)).or_else(|| values.implicit_receiver(&expr));
+        let (Some(of), Some(first)) = (of, call.args.first()) else { continue };
+        let method = code::callee_name(at, values);
+        let Some(origin) = origin(&of, !method.ends_with("Extra"), values) else { continue };
         let Some((name, literal_key)) = code::key(&expr.with(first.value), values) else { continue };
         let ty = bundle::taken_type(method).map(str::to_owned);
         if origin == Origin::Result {
@@ -59,7 +96,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         // A primitive's getter has its default beside the key.
-        let default = call.args.len() > 1;
+        let default = call.args.len() > 1 || ASKS.contains(&method);
         facts.reads.push(ReadFact {
             name,
             ty,
@@ -95,6 +132,9 @@ fn whole_extras(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
+/// Choices inside of choices are followed this deep.
+const MAX_CHOICES: usize = 4;
+
 /// Where an intent comes from.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 enum Origin {
@@ -108,6 +148,10 @@ enum Origin {
 
 /// Follows an expression to the intent it is, or, with `extras`, to the intent whose extras it is.
 fn origin(expr: &Expr, extras: bool, values: &Values<'_>) -> Option<Origin> {
+    origin_within(expr, extras, 0, values)
+}
+
+fn origin_within(expr: &Expr, extras: bool, depth: usize, values: &Values<'_>) -> Option<Origin> {
     let mut at = expr.clone();
     let mut extras_seen = !extras;
     for _ in 0..8 {
@@ -124,10 +168,15 @@ fn origin(expr: &Expr, extras: bool, values: &Values<'_>) -> Option<Origin> {
                 at = at.with(*left);
                 continue;
             }
+            Kind::Branch { arms, .. } if depth < MAX_CHOICES => {
+                let extras = !extras_seen;
+                let mut ways = arms.iter().map(|arm| at.with(arm.body));
+                return ways.find_map(|way| origin_within(&way, extras, depth + 1, values));
+            }
             _ => return None,
         };
         match name {
-            "extras" | "getExtras" => {
+            "extras" | "getExtras" if of.is_some() => {
                 extras_seen = true;
                 at = at.with(of?);
                 continue;

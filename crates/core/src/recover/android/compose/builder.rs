@@ -18,6 +18,8 @@ pub(super) struct Declaring<'p> {
     pub(super) inner: Ref,
     /// The library's own call.
     pub(super) call: &'p Call,
+    /// The class that is its type argument.
+    pub(super) class: Option<Ref>,
 }
 
 impl<'p> Declaring<'p> {
@@ -43,7 +45,10 @@ impl<'p> Declaring<'p> {
         let id = named.or(last)?.value;
         let expr = self.site.bind(&Expr::new(Ref { file: self.inner.file, id }));
         let content = code::seen_through(&expr, values);
-        matches!(values.kind(content.at), Kind::Lambda { .. }).then_some(content)
+        match values.kind(content.at) {
+            Kind::Lambda { .. } => Some(of_caller(&content, 0, values).unwrap_or(content)),
+            _ => None,
+        }
     }
 
     /// Where the declaration is.
@@ -66,12 +71,17 @@ pub(super) fn declaring<'p>(
         if values.calls_own_function(&expr, call) {
             continue;
         }
+        let made = |site, class| Declaring { site, inner: at, call, class };
+        if let Some(ty) = call.types.first() {
+            found.extend(values.type_sites(at, ty).into_iter().map(|(site, class)| made(site, Some(class))));
+            continue;
+        }
         let target = call.arg(decides.0, decides.1);
         let sites = match target {
             Some(id) => values.sites(at, &Expr::new(at).with(id)),
             None => vec![Site::new(at)],
         };
-        found.extend(sites.into_iter().map(|site| Declaring { site, inner: at, call }));
+        found.extend(sites.into_iter().map(|site| made(site, None)));
     }
     found
 }
@@ -142,6 +152,13 @@ fn is_container(at: Ref, call: &Call, values: &Values<'_>) -> bool {
 /// What a content shows: the first composable of the app's own in it, looking into those that only
 /// put something around others.
 pub(super) fn shown(content: &Expr, values: &Values<'_>) -> Option<Ref> {
+    if let Kind::Reference { .. } = values.kind(content.at) {
+        let function = values.referenced(content.at)?;
+        return values.tree(function).function(function.id).filter(|f| is_composable(f)).map(|_| function);
+    }
+    if !matches!(values.kind(content.at), Kind::Lambda { .. }) {
+        return None;
+    }
     let tree = values.tree(content.at);
     let mut calls: Vec<Id> = Vec::new();
     let mut todo = vec![content.at.id];
@@ -175,6 +192,28 @@ fn is_content(outer: Id, inner: Id, file: u32, values: &Values<'_>) -> bool {
             && matches!(tree.kind(arg.value), Kind::Lambda { .. })
             && tree.span(arg.value).holds(tree.span(inner))
     })
+}
+
+/// What a wrapper's caller hands over to be shown, where the wrapper only puts something around it:
+/// `composable(route) { entry -> Frame { content(entry) } }`.
+fn of_caller(content: &Expr, depth: usize, values: &Values<'_>) -> Option<Expr> {
+    let tree = values.tree(content.at);
+    let mut todo = vec![content.at.id];
+    while let Some(id) = todo.pop().filter(|_| depth < MAX_DEPTH) {
+        if matches!(tree.kind(id), Kind::Name(_))
+            && let Some(given) = values.given(&content.with(id))
+        {
+            let given = match values.kind(given.at) {
+                Kind::Lambda { .. } => of_caller(&given, depth + 1, values).unwrap_or(given),
+                _ => given,
+            };
+            if shown(&given, values).is_some() {
+                return Some(given);
+            }
+        }
+        todo.extend(tree.kind(id).children().into_iter().rev());
+    }
+    None
 }
 
 /// The app's own composable that a call runs.

@@ -93,11 +93,10 @@ pub(super) fn typed(file: u32, values: &Values<'_>, facts: &mut Facts) {
             fact.arguments = if back {
                 Vec::new()
             } else {
-                found
+                let ways = found
                     .iter()
-                    .filter_map(|value| Some(made_with(value, values.object_class(value)?, values)))
-                    .flatten()
-                    .collect()
+                    .filter_map(|value| Some(made_with(value, values.object_class(value)?, values)));
+                code::joined(ways)
             };
             fact.open = found.len() > classes.len();
             fact.target = TargetFact::Typed(classes);

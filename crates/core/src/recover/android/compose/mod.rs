@@ -11,6 +11,8 @@ mod typed;
 
 #[cfg(test)]
 mod tests;
+#[cfg(test)]
+mod wrapper_tests;
 
 pub(super) use reads::is_entry;
 pub(in crate::recover) use screens::RECOVERER as SCREENS;

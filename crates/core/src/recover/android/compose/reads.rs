@@ -3,7 +3,7 @@
 use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::android::{bundle, code};
-use crate::syntax::{BinaryOp, Kind, Member};
+use crate::syntax::{BinaryOp, Kind, Member, Variable};
 use crate::values::{Expr, Ref, Values};
 
 /// `entry.arguments?.getString("id")`.
@@ -95,6 +95,12 @@ pub(super) fn routes(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 ..read(at, member.name.to_string(), values)
             });
         }
+        if let Kind::Variable(variable) = tree.kind(id)
+            && let Some((whole, place)) = taken_apart(file, variable, values)
+            && let Some(name) = route_class(&whole, values).and_then(|class| component(class, place, values))
+        {
+            facts.reads.push(ReadFact { ty: None, ..read(at, name, values) });
+        }
         // The whole object, handed on.
         if let Kind::Call(call) = tree.kind(id) {
             let whole = |id: crate::syntax::Id| {
@@ -106,6 +112,25 @@ pub(super) fn routes(file: u32, values: &Values<'_>, facts: &mut Facts) {
             }
         }
     }
+}
+
+/// `val (id, note) = entry.toRoute<Item>()`: the whole, and the place of what a variable is of it.
+fn taken_apart(file: u32, variable: &Variable, values: &Values<'_>) -> Option<(Expr, usize)> {
+    let tree = values.program().tree(file);
+    let Kind::Index { of, args } = tree.kind(variable.init?) else { return None };
+    let Kind::Number(place) = tree.kind(*args.first()?) else { return None };
+    Some((Expr::new(Ref { file, id: *of }), place.parse().ok()?))
+}
+
+/// The class of a typed route taken out of an entry.
+fn route_class(expr: &Expr, values: &Values<'_>) -> Option<Ref> {
+    is_route(expr, values).then(|| values.type_of(expr)).flatten()?.class
+}
+
+/// What a data class has at a place.
+fn component(class: Ref, place: usize, values: &Values<'_>) -> Option<String> {
+    let &id = values.class(class)?.params.get(place)?;
+    Some(values.tree(class).parameter(id)?.name.to_string())
 }
 
 /// Whether an expression is a typed route taken out of an entry or a saved-state handle.

@@ -166,7 +166,8 @@ fn parameters(pattern: &str, declared: &[Declared], at: At) -> Vec<ParameterFact
                 let known = declared.iter().find(|d| d.name == name);
                 ParameterFact {
                     ty: Some(known.and_then(|d| d.ty.clone()).unwrap_or_else(|| "String".to_owned())),
-                    required: via == Via::Path,
+                    // A match that lacks what is declared, not nullable and without default is refused.
+                    required: via == Via::Path || known.is_some_and(|d| !d.nullable && d.default.is_none()),
                     nullable: via == Via::Query && known.is_none_or(|d| d.nullable),
                     default: known.and_then(|d| d.default.clone()),
                     at: known.map_or(at, |d| d.at),
@@ -182,7 +183,7 @@ fn parameters(pattern: &str, declared: &[Declared], at: At) -> Vec<ParameterFact
 }
 
 /// `listOf(navDeepLink { uriPattern = "…" })`.
-fn links(list: &Expr, values: &Values<'_>) -> Vec<(String, At)> {
+pub(super) fn links(list: &Expr, values: &Values<'_>) -> Vec<(String, At)> {
     let mut found = Vec::new();
     for element in values.elements(list) {
         let named = values.assigned_in(&element).into_iter().find(|(property, _)| property == "uriPattern");

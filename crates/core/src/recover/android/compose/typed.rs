@@ -1,7 +1,7 @@
 //! `compose-typed`: routes that are serializable classes and objects.
 
 use super::builder::{Declaring, container, declaring, kind_of, route};
-use super::{WORDS, calls, reads};
+use super::{WORDS, calls, reads, string};
 use crate::facts::{At, Facts, MissingStep, Names, RouteFact, StartFact, Ways};
 use crate::model::{RouteKind, Style};
 use crate::recover::StyleRecoverer;
@@ -9,7 +9,7 @@ use crate::recover::android::code;
 use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::constructor::parameters;
 use crate::syntax::{ClassKind, TypeName};
-use crate::values::{Ref, Values};
+use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::ComposeTyped),
@@ -27,7 +27,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
     }
     for declared in typed(file, "navigation", values) {
-        let Some(class) = class_of(&declared, values) else { continue };
+        let Some(class) = declared.class else { continue };
         let start = declared.argument("startDestination", 0, values);
         let starts = start.as_ref().map(|start| {
             let classes = values.eval(start).into_iter().filter_map(|value| values.object_class(&value));
@@ -57,25 +57,13 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn typed<'p>(file: u32, name: &str, values: &Values<'p>) -> Vec<Declaring<'p>> {
     let all = declaring(file, name, ("", usize::MAX), values);
-    all.into_iter().filter(|declared| !declared.call.types.is_empty()).collect()
-}
-
-/// The class of the type argument.
-fn class_of(declared: &Declaring<'_>, values: &Values<'_>) -> Option<Ref> {
-    values.class_named(declared.inner, &declared.call.types.first()?.name)
+    all.into_iter().filter(|declared| declared.class.is_some()).collect()
 }
 
 fn destination(name: &str, declared: &Declaring<'_>, values: &Values<'_>, facts: &mut Facts) {
-    let Some(class) = class_of(declared, values) else { return };
+    let Some(class) = declared.class else { return };
     let fact = route(Style::ComposeTyped, kind_of(name), declared, values);
-    let links = declared.argument("deepLinks", 1, values).map(|list| {
-        let bases = values.elements(&list).into_iter().filter_map(|element| {
-            let call = values.tree(element.at).call(element.at.id)?;
-            let base = values.plain_text(&element.with(call.arg("basePath", 0)?))?;
-            Some((typed_link(&base, class, values), code::node_at(element.at, values)))
-        });
-        bases.collect()
-    });
+    let links = declared.argument("deepLinks", 1, values).map(|list| links(&list, class, values));
     slips(class, declared, fact.at, values, facts);
     facts.routes.push(RouteFact {
         name: values.class_path(class),
@@ -84,6 +72,19 @@ fn destination(name: &str, declared: &Declaring<'_>, values: &Values<'_>, facts:
         class: Some(class),
         ..fact
     });
+}
+
+/// `navDeepLink<Item>(basePath = "…")`, and the block that says the pattern itself.
+fn links(list: &Expr, class: Ref, values: &Values<'_>) -> Vec<(String, At)> {
+    let bases = values.elements(list).into_iter().filter_map(|element| {
+        let call = values.tree(element.at).call(element.at.id)?;
+        let base = values.plain_text(&element.with(call.arg("basePath", 0)?))?;
+        Some((typed_link(&base, class, values), code::node_at(element.at, values)))
+    });
+    let mut found: Vec<_> = bases.collect();
+    found.extend(string::links(list, values));
+    found.sort_by_key(|(_, at)| *at);
+    found
 }
 
 /// A typed link puts required parameters in the path and the others in the query.

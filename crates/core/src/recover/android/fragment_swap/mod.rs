@@ -11,7 +11,7 @@ use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::StyleRecoverer;
 use crate::recover::android::{SPEAKS, WAYS};
 use crate::syntax::{Call, Id, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Built, Expr, Ref, Type, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::FragmentSwap),
@@ -41,7 +41,10 @@ fn transaction(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     if values.calls_own_function(&expr, call) || !is_on_transaction(&expr, call, values) {
         return;
     }
-    let Some(shown) = shown(&expr, call, values) else { return };
+    let shown = shown(&expr, call, values);
+    if shown.is_empty() {
+        return;
+    }
     let steps = steps_around(&expr, call, values);
     let has = |names: &[&str]| steps.iter().any(|step| names.contains(&step.as_str()));
     let replaces = code::callee_name(at, values) == "replace";
@@ -56,46 +59,94 @@ fn transaction(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
             at: code::callee_at(at, values),
         });
     }
-    facts.routes.push(route(shown.class, RouteKind::Screen, Opened::OnlyIfCalled, values));
-    facts.calls.push(call_fact(verb, shown, at, values));
+    for (site, ways) in by_site(shown) {
+        opens(verb, RouteKind::Screen, ways, site, values, facts);
+    }
+}
+
+/// A call at one place, and the routes of all that it may show.
+fn opens(verb: Verb, kind: RouteKind, ways: Vec<Shown>, site: Ref, values: &Values<'_>, facts: &mut Facts) {
+    for class in ways.iter().filter_map(|shown| shown.class) {
+        facts.routes.push(route(class, kind, Opened::OnlyIfCalled, values));
+    }
+    facts.calls.push(call_fact(verb, ways, site, values));
+}
+
+/// What one place shows stands together.
+fn by_site(shown: Vec<Shown>) -> Vec<(Ref, Vec<Shown>)> {
+    let mut sites: Vec<(Ref, Vec<Shown>)> = Vec::new();
+    for shown in shown {
+        match sites.iter_mut().find(|(site, _)| *site == shown.site) {
+            Some((_, ways)) => ways.push(shown),
+            None => sites.push((shown.site, vec![shown])),
+        }
+    }
+    sites
 }
 
 struct Shown {
-    class: Ref,
+    /// The place that says what is shown.
+    site: Ref,
+    /// The fragment; `None` where it is not known.
+    class: Option<Ref>,
     written: String,
     arguments: Vec<ArgumentFact>,
     open: bool,
 }
 
-/// The fragment a transaction shows: an instance, a class, or a type argument.
-fn shown(expr: &Expr, call: &Call, values: &Values<'_>) -> Option<Shown> {
+/// The fragments a transaction may show: an instance, a class, or a type argument, here or where a
+/// helper of the app's own is used.
+fn shown(expr: &Expr, call: &Call, values: &Values<'_>) -> Vec<Shown> {
+    let with_bag = |class: Ref, written: String, bag: Option<Id>, site: Ref| {
+        let contents = bag.map(|id| bundle::contents(&expr.with(id), values));
+        let (arguments, open) = contents.map_or((Vec::new(), false), |c| (c.entries, c.open));
+        Shown { site, class: Some(class), written, arguments, open }
+    };
     if let Some(ty) = call.types.first() {
-        let class = values.class_named(expr.at, &ty.name)?;
-        let arguments = call.arg("args", 2).map(|id| bundle::contents(&expr.with(id), values));
-        let (arguments, open) = arguments.map_or((Vec::new(), false), |c| (c.entries, c.open));
-        return Some(Shown { class, written: ty.name.to_string(), arguments, open });
+        let sites = values.type_sites(expr.at, ty).into_iter();
+        let name = |class: Ref| values.class(class).map_or_else(String::new, |c| c.name.to_string());
+        let bag = call.arg("args", 2);
+        return sites.map(|(site, class)| with_bag(class, name(class), bag, site.at)).collect();
     }
     for arg in &call.args {
         let value = expr.with(arg.value);
-        if let Kind::ClassOf(ty) = values.kind(value.at) {
-            let class = values.class_named(value.at, &ty.name)?;
-            let arguments = call.args.get(2).map(|arg| bundle::contents(&expr.with(arg.value), values));
-            let (arguments, open) = arguments.map_or((Vec::new(), false), |c| (c.entries, c.open));
-            return Some(Shown { class, written: ty.name.to_string(), arguments, open });
+        if let Kind::ClassOf(ty) = values.kind(value.at)
+            && let Some(class) = values.class_named(value.at, &ty.name)
+        {
+            let bag = call.args.get(2).map(|arg| arg.value);
+            return vec![with_bag(class, ty.name.to_string(), bag, expr.at)];
         }
-        if let Some(shown) = instance(&value, values) {
-            return Some(shown);
+        let found = instances_at(expr.at, &value, values);
+        if !found.is_empty() {
+            return found;
         }
     }
-    None
+    Vec::new()
 }
 
-/// An instance of one of the app's fragments, with the arguments set on it.
-fn instance(value: &Expr, values: &Values<'_>) -> Option<Shown> {
-    let built = values.built(value);
+/// The instances that an argument may be, at the places that say so.
+fn instances_at(call: Ref, value: &Expr, values: &Values<'_>) -> Vec<Shown> {
+    let sites = values.sites(call, value).into_iter();
+    sites.flat_map(|site| instances(&site.bind(value), site.at, values)).collect()
+}
+
+/// Instances of the app's fragments, with the arguments set on them. One that is a fragment by its type
+/// and no more is shown all the same.
+fn instances(value: &Expr, site: Ref, values: &Values<'_>) -> Vec<Shown> {
+    let ways = values.built_ways(value).into_iter();
+    let mut found: Vec<Shown> = ways.filter_map(|built| instance(&built, value, site, values)).collect();
+    if found.is_empty() && values.type_of(value).is_some_and(|ty| is_fragment_type(&ty, values)) {
+        let written = values.written(code::seen_through(value, values).at);
+        found.push(Shown { site, class: None, written, arguments: Vec::new(), open: true });
+    }
+    found
+}
+
+fn instance(built: &Built, value: &Expr, site: Ref, values: &Values<'_>) -> Option<Shown> {
     let class = values.made_class(&built.root)?;
     is_fragment(class, values).then_some(())?;
-    let mut shown = Shown { class, written: values.written(value.at), arguments: Vec::new(), open: false };
+    let written = values.written(code::seen_through(value, values).at);
+    let mut shown = Shown { site, class: Some(class), written, arguments: Vec::new(), open: false };
     for step in &built.steps {
         if let ("setArguments" | "arguments", [bundle]) = (step.name.as_str(), step.args.as_slice()) {
             let contents = bundle::contents(bundle, values);
@@ -104,6 +155,13 @@ fn instance(value: &Expr, values: &Values<'_>) -> Option<Shown> {
         }
     }
     Some(shown)
+}
+
+fn is_fragment_type(ty: &Type, values: &Values<'_>) -> bool {
+    match ty.class {
+        Some(class) => is_fragment(class, values),
+        None => ty.name.ends_with("Fragment") && !ty.name.ends_with("NavHostFragment"),
+    }
 }
 
 fn is_fragment(class: Ref, values: &Values<'_>) -> bool {
@@ -238,13 +296,21 @@ fn route(class: Ref, kind: RouteKind, opened: Opened, values: &Values<'_>) -> Ro
     }
 }
 
-fn call_fact(verb: Verb, shown: Shown, site: Ref, values: &Values<'_>) -> CallFact {
+fn call_fact(verb: Verb, ways: Vec<Shown>, site: Ref, values: &Values<'_>) -> CallFact {
+    let mut classes: Vec<Ref> = ways.iter().filter_map(|shown| shown.class).collect();
+    classes.dedup();
+    let open = ways.iter().any(|shown| shown.open || shown.class.is_none());
+    let (target, form) = match classes.as_slice() {
+        [] => (TargetFact::Unknown, Form::Dynamic),
+        [_] => (TargetFact::Classes(classes), Form::Typed),
+        _ => (TargetFact::Classes(classes), Form::Computed),
+    };
     CallFact {
-        target: TargetFact::Class(shown.class),
-        written: shown.written,
-        form: Form::Typed,
-        arguments: shown.arguments,
-        open: shown.open,
+        target,
+        written: ways.first().map(|shown| shown.written.clone()).unwrap_or_default(),
+        form,
+        open,
+        arguments: code::joined(ways.into_iter().map(|shown| shown.arguments)),
         ..CallFact::new(Style::FragmentSwap, verb, site, code::callee_at(site, values))
     }
 }
@@ -256,14 +322,17 @@ fn show(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     if call.args.is_empty() || values.calls_own_function(&expr, call) {
         return;
     }
-    let Some(shown) = instance(&expr.with(of), values) else { return };
-    let bases = values.external_bases(shown.class);
-    let dialog = bases.iter().any(|base| base.ends_with("DialogFragment"));
-    let sheet = bases.iter().any(|base| base.starts_with("BottomSheet"));
-    if dialog {
+    let dialogs = instances_at(at, &expr.with(of), values).into_iter().filter(|shown| {
+        let bases = shown.class.map(|class| values.external_bases(class));
+        bases.is_some_and(|bases| bases.iter().any(|base| base.ends_with("DialogFragment")))
+    });
+    for (site, ways) in by_site(dialogs.collect()) {
+        let sheet = ways
+            .iter()
+            .filter_map(|shown| shown.class)
+            .any(|class| values.external_bases(class).iter().any(|base| base.starts_with("BottomSheet")));
         let kind = if sheet { RouteKind::Sheet } else { RouteKind::Dialog };
-        facts.routes.push(route(shown.class, kind, Opened::OnlyIfCalled, values));
-        facts.calls.push(call_fact(Verb::Present, shown, at, values));
+        opens(Verb::Present, kind, ways, site, values, facts);
     }
 }
 
@@ -297,10 +366,11 @@ fn pager(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(body) = function.body.filter(|_| adapter) else { continue };
         let span = tree.span(body);
         for made in tree.ids().filter(|&id| span.holds(tree.span(id))) {
-            if let Some(shown) =
-                tree.call(made).and_then(|_| instance(&Expr::new(Ref { file, id: made }), values))
-            {
-                facts.routes.push(route(shown.class, RouteKind::Tab, Opened::Inside, values));
+            let made = Ref { file, id: made };
+            let built = tree.call(made.id).map(|_| values.built(&Expr::new(made)));
+            let shown = built.and_then(|built| instance(&built, &Expr::new(made), made, values));
+            if let Some(class) = shown.and_then(|shown| shown.class) {
+                facts.routes.push(route(class, RouteKind::Tab, Opened::Inside, values));
             }
         }
     }

@@ -356,11 +356,12 @@ fn shows(at: Ref, shown: Id, verb: Verb, at_of: &dyn Fn(Ref) -> At, values: &Val
         let all = if list { elements } else { vec![target.clone()] };
         let mut fact = CallFact::new(Style::Voyager, verb, site.at, at_of(site.at));
         let mut classes = Vec::new();
+        let mut ways = Vec::new();
         for one in &all {
             let provider = provider(one, values);
             for value in values.eval(provider.as_ref().unwrap_or(one)) {
                 let Some(class) = values.object_class(&value) else { continue };
-                fact.arguments.extend(made_with(&value, class, values));
+                ways.push(made_with(&value, class, values));
                 classes.push(if provider.is_some() {
                     registered(class, values).unwrap_or(class)
                 } else {
@@ -369,6 +370,7 @@ fn shows(at: Ref, shown: Id, verb: Verb, at_of: &dyn Fn(Ref) -> At, values: &Val
             }
         }
         classes.dedup();
+        fact.arguments = code::joined(ways.into_iter());
         fact.written = values.written(target.at);
         fact.form = Form::Typed;
         fact.target = if classes.is_empty() { TargetFact::Unknown } else { TargetFact::Typed(classes) };

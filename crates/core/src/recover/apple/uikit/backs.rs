@@ -36,7 +36,7 @@ fn to(at: Ref, call: &Call, base: CallFact, values: &Values<'_>) -> Option<CallF
     let class = checked_class(&given, 0, values).or_else(|| checked_around(&given, values));
     Some(match class.and_then(|ty| values.class_named(at, &ty.name)) {
         Some(class) => CallFact {
-            target: TargetFact::Class(class),
+            target: TargetFact::Classes(vec![class]),
             written: values.class(class).map(|class| class.name.to_string()).unwrap_or_default(),
             form: Form::Typed,
             ..base

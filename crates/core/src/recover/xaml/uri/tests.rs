@@ -234,14 +234,15 @@ namespace Run { public partial class TripPage : PhoneApplicationPage {
     lists(
         &calls(&document),
         expect![[r#"
-        MainPage link /TripPage.xaml literal (mode, tripId) MainPage.xaml:2
-        MainPage link /TripPage.xaml constant () MainPage.xaml:3
-        MainPage open /TripPage.xaml literal (tripId) MainPage.xaml.cs:2
-        MainPage open undeclared literal () MainPage.xaml.cs:3
-        MainPage open /trip/{id} literal (id) MainPage.xaml.cs:4
-        MainPage open /TripPage.xaml literal (tripId) MainPage.xaml.cs:5
-        MainPage open external literal () MainPage.xaml.cs:7
-        MainPage open /TripPage.xaml literal () MainPage.xaml.cs:8"#]],
+            MainPage link /TripPage.xaml literal (mode, tripId) MainPage.xaml:2
+            MainPage link /TripPage.xaml constant () MainPage.xaml:3
+            MainPage open /TripPage.xaml literal (tripId) MainPage.xaml.cs:2
+            MainPage open undeclared literal () MainPage.xaml.cs:3
+            MainPage open /trip/{id} literal (id) MainPage.xaml.cs:4
+            MainPage open /TripPage.xaml literal (tripId) MainPage.xaml.cs:5
+            MainPage open dynamic dynamic () MainPage.xaml.cs:6
+            MainPage open external literal () MainPage.xaml.cs:7
+            MainPage open /TripPage.xaml literal () MainPage.xaml.cs:8"#]],
     );
     lists(
         &reads(&document),

@@ -49,7 +49,7 @@ pub(super) fn made(at: Ref, first: Id, values: &Values<'_>, facts: &mut Facts) -
         return false;
     };
     let page = document_of(class, values);
-    let target = page.map_or(TargetFact::Class(class), |page| TargetFact::Routes(vec![page.key()]));
+    let target = page.map_or(TargetFact::Classes(vec![class]), |page| TargetFact::Routes(vec![page.key()]));
     facts.calls.push(CallFact {
         written: values.written(given.at),
         form: Form::Typed,
@@ -110,7 +110,7 @@ fn add(site: Ref, ty: &TypeName, passed: Option<Expr>, values: &Values<'_>, fact
         facts.chosen.extend(project.container().map(|container| ChosenStart { container, start }));
         return;
     }
-    let target = page.map_or(TargetFact::Class(class), |page| TargetFact::Routes(vec![page.key()]));
+    let target = page.map_or(TargetFact::Classes(vec![class]), |page| TargetFact::Routes(vec![page.key()]));
     let null = |given: &Expr| matches!(values.kind(given.at), Kind::Null);
     let whole = |given: Expr| ArgumentFact {
         literal_key: false,

@@ -204,9 +204,9 @@ fn a_function_that_makes_the_name() {
 }
 
 #[test]
-fn what_no_one_calls_shows_nothing_that_is_known() {
+fn what_no_one_calls_shows_something_that_is_not_known() {
     row(
-        "",
+        "?",
         &[
             (Kotlin, "private fun go(name: String) { show(name) }"),
             (Java, "private void go(String name) { show(name); }"),
