@@ -105,6 +105,8 @@ pub struct CallFact {
     pub target: TargetFact,
     /// The target as it is written.
     pub written: String,
+    /// The class that the target's value is of, where no more is known of it.
+    pub value_class: Option<Ref>,
     /// How the target is named.
     pub form: Form,
     /// What it passes.
@@ -140,6 +142,7 @@ impl CallFact {
             verb,
             target: TargetFact::None,
             written: String::new(),
+            value_class: None,
             form: Form::Dynamic,
             arguments: Vec::new(),
             open: false,

@@ -89,6 +89,17 @@ impl Start {
         matches!(self, Self::Perhaps(_))
     }
 
+    /// The same, with names that the compiler checks.
+    #[must_use]
+    pub fn checked(mut self) -> Self {
+        match &mut self {
+            Self::Said(starts) | Self::Perhaps(starts) | Self::FirstDeclared(starts) => {
+                starts.iter_mut().for_each(|start| start.literal = false);
+            }
+        }
+        self
+    }
+
     /// Adds one that is said apart from the container.
     pub fn add(&mut self, start: StartFact) {
         match self {

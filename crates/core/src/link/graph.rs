@@ -62,6 +62,8 @@ pub struct Graph<'p> {
     pub classes: FxHashSet<String>,
     /// Names of classes that calls name as typed routes.
     pub class_names: FxHashMap<Ref, String>,
+    /// What the classes of routes derive from, themselves first.
+    pub lineages: FxHashMap<Ref, Vec<Ref>>,
     /// Names that files which could not be read whole may declare.
     pub half_read: FxHashSet<String>,
     /// The style that the app is moving to.
@@ -211,6 +213,8 @@ pub struct Call {
     pub unknown: Option<String>,
     /// Parameters that it names by their placeholder instead of a value.
     pub raw: Vec<String>,
+    /// It is made only under a condition.
+    pub conditional: bool,
     /// What some of its ways pass and others do not.
     pub sometimes: Vec<String>,
     /// What it passes, by the routes' names.
@@ -311,6 +315,7 @@ impl<'p> Graph<'p> {
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),
             class_names: FxHashMap::default(),
+            lineages: FxHashMap::default(),
             target: None,
             has_entries: false,
             used: Vec::new(),
@@ -349,6 +354,7 @@ impl Call {
             unknown: None,
             raw: Vec::new(),
             sometimes: Vec::new(),
+            conditional: false,
             arguments: Vec::new(),
         }
     }

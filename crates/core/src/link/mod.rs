@@ -10,6 +10,7 @@
 mod arguments;
 mod constants;
 mod containers;
+mod doubt;
 mod graph;
 mod index;
 mod joining;
@@ -29,10 +30,11 @@ mod targets;
 #[cfg(test)]
 mod tests;
 
+pub use doubt::{Doubt, Doubted};
 pub use graph::{
     Action, Argument, Call, Constant, Container, Graph, HandsOn, Host, HostProblem, Parameter, Read,
     ResultSideLinked, Route, Screen,
 };
 pub use joining::{Join, Joining, Phase};
 pub use phases::{Contained, Linked, Placed, Resolved, Rooms, complete, link};
-pub(crate) use {arguments::parameters_of, reach::from as reachable_from};
+pub(crate) use {arguments::parameters_of, doubt::doubted, reach::from as reachable_from};

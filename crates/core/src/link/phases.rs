@@ -1,6 +1,6 @@
 //! The phases of linking, in order.
 
-use super::graph::{Graph, HostProblem};
+use super::graph::{Call, Graph, HostProblem};
 use super::joining::{Join, Joining, Phase};
 use super::{
     arguments, constants, containers, reach, redirects, results, routes, screens, stacks, starts, targets,
@@ -148,8 +148,9 @@ fn resolve<'p>(
 fn add_calls(calls: Vec<CallFact>, linking: &mut Linking<'_>) {
     for call in calls {
         let screens = linking.owners.of(call.site);
+        let conditional = linking.values.is_conditional(call.site);
         let linked = targets::resolve(call, screens, &linking.graph);
-        linking.graph.calls.push(linked);
+        linking.graph.calls.push(Call { conditional, ..linked });
     }
 }
 
@@ -175,6 +176,8 @@ pub fn complete<'p>(
     half_read: FxHashSet<String>,
 ) -> Graph<'p> {
     graph.half_read = half_read;
+    let classes = graph.routes.iter().filter_map(|route| route.fact.class);
+    graph.lineages = classes.map(|class| (class, values.lineage(class))).collect();
     graph.target = settings.target;
     for Named { name, .. } in &settings.entries {
         let named = graph

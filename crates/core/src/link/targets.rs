@@ -105,6 +105,7 @@ pub(super) fn resolve(fact: CallFact, screens: Vec<ScreenId>, graph: &Graph<'_>)
         unknown: resolved.unknown,
         raw: resolved.raw,
         sometimes: resolved.sometimes,
+        conditional: false,
         fact,
     }
 }

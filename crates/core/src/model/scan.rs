@@ -218,6 +218,8 @@ pub struct Finding {
     pub at: Place,
     /// Other places that belong to it.
     pub related: Vec<Related>,
+    /// What could not be understood and would make the finding wrong.
+    pub unless: Vec<Related>,
     /// Stable when lines move or unrelated code changes.
     pub fingerprint: String,
 }

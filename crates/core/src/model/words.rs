@@ -259,3 +259,14 @@ words! {
         Error = "error",
     }
 }
+
+impl Severity {
+    /// One step less.
+    #[must_use]
+    pub fn lower(self) -> Self {
+        match self {
+            Self::Error => Self::Warning,
+            Self::Warning | Self::Note => Self::Note,
+        }
+    }
+}

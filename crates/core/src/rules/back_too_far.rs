@@ -20,7 +20,9 @@ pub(super) static RULE: Rule = Rule {
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     let depths = depths(graph);
-    for call in graph.calls.iter().filter(|call| call.fact.verb == Verb::Back && call.fact.steps > 1) {
+    // Who looks first may know that there are so many.
+    let surely = |call: &&Call| call.fact.verb == Verb::Back && call.fact.steps > 1 && !call.conditional;
+    for call in graph.calls.iter().filter(surely) {
         let routes = call.screens.iter().flat_map(|&screen| &graph.screens[screen].routes);
         let shortest = routes.filter_map(|&route| depths[route].map(|depth| (depth, route))).min();
         let Some((depth, route)) = shortest.filter(|(depth, _)| call.fact.steps > *depth) else { continue };

@@ -32,7 +32,7 @@ mod silence_tests;
 pub(crate) mod testing;
 
 use crate::facts::At;
-use crate::link::Graph;
+use crate::link::{Doubt, Graph, doubted};
 use crate::model::{Finding, Related, Severity};
 use rustc_hash::FxHashMap;
 use xxhash_rust::xxh3::xxh3_64;
@@ -114,19 +114,44 @@ pub struct Report {
     pub related: Vec<(String, At)>,
     /// Where it is worse or better than the rule is in general.
     pub severity: Option<Severity>,
+    /// What could not be understood and would make it wrong.
+    pub unless: Vec<Doubt>,
 }
 
 impl Report {
     /// A report without anything beside it.
     #[must_use]
     pub fn new(at: At, subject: &str, message: String) -> Self {
-        Self { at, subject: subject.to_owned(), message, help: None, related: Vec::new(), severity: None }
+        Self {
+            at,
+            subject: subject.to_owned(),
+            message,
+            help: None,
+            related: Vec::new(),
+            severity: None,
+            unless: Vec::new(),
+        }
     }
 
     /// Says what to do.
     #[must_use]
     pub fn help(self, help: impl Into<String>) -> Self {
         Self { help: Some(help.into()), ..self }
+    }
+
+    /// Says what would make it wrong.
+    #[must_use]
+    pub fn unless(mut self, doubts: Vec<Doubt>) -> Self {
+        self.unless.extend(doubts);
+        self
+    }
+
+    /// The message with what would make it wrong.
+    fn said(&self) -> String {
+        match doubted(&self.unless) {
+            Some(doubt) => format!("{}, unless {doubt}", self.message),
+            None => self.message.clone(),
+        }
     }
 
     /// Names another place.
@@ -171,19 +196,23 @@ fn run(rule: &Rule, graph: &Graph<'_>) -> Vec<Finding> {
         let identity = format!("{}\0{}\0{}\0{count}", rule.name, at.file, report.subject);
         Finding {
             rule: rule.name.to_owned(),
-            severity: report.severity.unwrap_or(rule.severity),
-            message: report.message,
+            severity: match report.severity.unwrap_or(rule.severity) {
+                severity if report.unless.is_empty() => severity,
+                severity => severity.lower(),
+            },
+            message: report.said(),
+            unless: placed(graph, report.unless.into_iter().map(|doubt| (doubt.to_string(), doubt.at))),
             help: report.help.unwrap_or_else(|| rule.mend.to_owned()),
             at,
-            related: report
-                .related
-                .into_iter()
-                .map(|(message, at)| Related { message, at: graph.place(at) })
-                .collect(),
+            related: placed(graph, report.related.into_iter()),
             fingerprint: format!("{:016x}", xxh3_64(identity.as_bytes())),
         }
     });
     findings.collect()
+}
+
+fn placed(graph: &Graph<'_>, places: impl Iterator<Item = (String, At)>) -> Vec<Related> {
+    places.map(|(message, at)| Related { message, at: graph.place(at) }).collect()
 }
 
 /// `a`, `b` or `c`.

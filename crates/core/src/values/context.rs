@@ -1,7 +1,7 @@
 //! Small questions about what surrounds an expression.
 
 use super::{Datum, Def, Expr, Fuel, Ref, Shape, Step, Type, Value, Values};
-use crate::syntax::{Call, ClassKind, Id, Kind, Modifier, TypeName};
+use crate::syntax::{BinaryOp, Call, ClassKind, Id, Kind, Modifier, TypeName};
 use smol_str::SmolStr;
 
 impl<'p> Values<'p> {
@@ -117,6 +117,27 @@ impl<'p> Values<'p> {
             }
         }
         None
+    }
+
+    /// Whether a node is run only on one way of a choice in its function.
+    #[must_use]
+    pub fn is_conditional(&self, at: Ref) -> bool {
+        let tree = self.tree(at);
+        let mut inner = at.id;
+        for outer in tree.ancestors(at.id) {
+            match tree.kind(outer) {
+                Kind::Function(_) | Kind::Lambda { .. } | Kind::Class(_) => return false,
+                Kind::Branch { arms, .. } if arms.iter().any(|arm| arm.body == inner) => return true,
+                Kind::Binary { op: BinaryOp::And | BinaryOp::Or | BinaryOp::OrElse, right, .. }
+                    if *right == inner =>
+                {
+                    return true;
+                }
+                _ => {}
+            }
+            inner = outer;
+        }
+        false
     }
 
     /// What a bare call is made on: the subject of `with(x) { … }` or `x.apply { … }`.

@@ -122,8 +122,9 @@ fn call(network: &Network<'_>, call: &Call, files: &mut Files<'_>) -> Value {
 fn finding(finding: &Finding, files: &mut Files<'_>) -> Value {
     let related: Vec<Value> =
         finding.related.iter().map(|r| json!({ "m": r.message, "at": files.at(&r.at) })).collect();
+    let unless: Vec<Value> = finding.unless.iter().map(|r| files.at(&r.at)).collect();
     json!({
-        "r": finding.rule, "s": finding.severity, "m": finding.message, "h": finding.help, "l": related,
+        "r": finding.rule, "s": finding.severity, "m": finding.message, "h": finding.help, "l": related, "u": unless,
         "at": files.at(&finding.at),
     })
 }

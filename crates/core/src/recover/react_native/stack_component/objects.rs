@@ -43,11 +43,11 @@ fn navigator(created: Ref, object: &Expr, values: &Values<'_>, facts: &mut Facts
     let first = || routes.first().map(StartFact::first);
     // The names are keys of the object that says the start: the compiler checks it.
     let said = said.and_then(|said| start_said(&said, created, values));
-    let start = said.map(|start| StartFact { literal: false, ..start }).or_else(first);
+    let start = said.map(Start::checked).unwrap_or_else(|| Start::new(first(), false));
     let used = is_used(created, values);
     facts.containers.push(ContainerFact {
         name: variable_name(created, values),
-        start: Start::new(start, false),
+        start,
         shown_by: if is_whole_app(created, values) { ShownBy::App } else { ShownBy::itself_if(used) },
         sight: sight(created.file, values),
         holds: Holds::more_if(open),

@@ -11,7 +11,7 @@ use crate::recover::react_native::list_types::is_list;
 use crate::recover::react_native::looks_only_around;
 use crate::recover::react_native::navigators::{Part, offers, part};
 use crate::syntax::{BinaryOp, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Datum, Expr, Ref, Value, Values};
 
 /// Helpers in helpers are followed this deep.
 const MAX_DEPTH: usize = 24;
@@ -67,7 +67,7 @@ fn navigator(navigator: &Element<'_>, created: Ref, values: &Values<'_>, facts: 
         name: component
             .and_then(|at| crate::recover::react_native::components::screen(at, values))
             .map(|s| s.name),
-        start: Start::new(starts(navigator, created, &routes, &children.choices, values), false),
+        start: starts(navigator, created, &routes, &children.choices, values),
         shown_by: if shown { ShownBy::App } else { ShownBy::Another },
         sites: vec![navigator.at.at],
         stands_where_shown: true,
@@ -276,28 +276,35 @@ fn starts(
     routes: &[RouteFact],
     choices: &[(Ref, usize)],
     values: &Values<'_>,
-) -> Vec<StartFact> {
-    if let Some(said) = navigator.property("initialRouteName", values) {
-        return start_said(&said, created, values).into_iter().collect();
+) -> Start {
+    let said = navigator.property("initialRouteName", values);
+    if let Some(start) = said.and_then(|said| start_said(&said, created, values)) {
+        return start;
     }
     let first = routes.iter().enumerate().filter(|(i, fact)| !is_covered(&fact.arms, &routes[..*i], choices));
-    first.map(|(_, fact)| StartFact::first(fact)).collect()
+    Start::new(first.map(|(_, fact)| StartFact::first(fact)), false)
 }
 
-/// The start that a navigator names.
+/// The start that a navigator names, on each way of a choice; `None` where it names none after all.
 pub(in crate::recover::react_native) fn start_said(
     said: &Expr,
     created: Ref,
     values: &Values<'_>,
-) -> Option<StartFact> {
+) -> Option<Start> {
     let found = values.eval(said);
-    let [one] = found.as_slice() else { return None };
-    let name = one.shape()?.plain()?;
+    if let [Value { datum: Datum::Null, .. }] = found.as_slice() {
+        return None;
+    }
     let checked = list(created, values).is_some_and(|list| is_list(list, values))
         && !matches!(values.kind(said.at), Kind::Cast { .. });
-    let literal = one.form == crate::model::Form::Literal;
     let at: At = code::node_at(said.at, values);
-    Some(StartFact { name, literal, checked, at })
+    let known = found.iter().filter_map(|value| {
+        let literal = value.form == crate::model::Form::Literal;
+        Some(StartFact { name: value.shape()?.plain()?, literal, checked, at })
+    });
+    let known: Vec<StartFact> = known.collect();
+    let open = known.len() < found.len();
+    Some(Start::new(known, open))
 }
 
 /// Whether, wherever a screen is there, one before it is as well.

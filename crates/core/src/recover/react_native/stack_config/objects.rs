@@ -48,7 +48,7 @@ fn navigator(created: Ref, object: &Expr, options: Option<&Expr>, values: &Value
     let is_app = used && !stands_in_other(created, values);
     facts.containers.push(ContainerFact {
         name: own.as_ref().map(|own| own.name.clone()),
-        start: Start::new(said.or_else(first), false),
+        start: said.unwrap_or_else(|| Start::new(first(), false)),
         shown_by: if is_app { ShownBy::App } else { ShownBy::itself_if(used) },
         shown_in: own.map(|own| own.path),
         holds: Holds::more_if(open),
