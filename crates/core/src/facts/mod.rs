@@ -16,7 +16,7 @@ pub use calls::{
 pub use ids::{ActionId, CallId, ContainerId, RouteId, ScreenId};
 pub use kinds::{Absent, Holds, Offers, Opened, Order, ShownBy, Start, Takes};
 pub use own::{Own, OwnFact};
-pub use routes::{
+pub use routes::{UnreadFact,
     ActionFact, ChosenStart, ContainerFact, ContainerKey, LinkFact, Owner, ParameterFact, RedirectFact,
     RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact, TypeNamed,
 };
@@ -62,6 +62,8 @@ facts! {
     routes: RouteFact,
     /// What routes stand in: graphs, hosts, navigators.
     containers: ContainerFact,
+    /// What is put into containers and could not be read.
+    unread: UnreadFact,
     /// Starts that are chosen apart from their containers.
     chosen: ChosenStart,
     /// Named ways from one route to another.

@@ -139,6 +139,8 @@ pub struct ParameterFact {
 /// A graph, navigator or the like.
 #[derive(Debug)]
 pub struct ContainerFact {
+    /// The style that recovered it.
+    pub style: Option<Style>,
     /// Its identity.
     pub key: ContainerKey,
     /// Its own name, where it has one.
@@ -180,6 +182,7 @@ impl ContainerFact {
             name: None,
             resource: None,
             parent: None,
+            style: None,
             start: Start::Said(Vec::new()),
             shown_by: ShownBy::default(),
             sites: Vec::new(),
@@ -242,6 +245,17 @@ pub struct ChosenStart {
     pub container: ContainerKey,
     /// What it shows first.
     pub start: StartFact,
+}
+
+/// Something that is put into a container and could not be read: it may be of any name.
+#[derive(Debug)]
+pub struct UnreadFact {
+    /// The style that it is read for.
+    pub style: Style,
+    /// The container; `None` for one that is not known.
+    pub container: Option<ContainerKey>,
+    /// Where it is put in.
+    pub at: At,
 }
 
 /// What an action belongs to.

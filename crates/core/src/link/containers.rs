@@ -16,6 +16,7 @@ pub(super) fn add(facts: Vec<ContainerFact>, owners: &Owners<'_>, graph: &mut Gr
         graph.containers.push(Container {
             hosted: fact.shown_by.is_host(),
             says: fact.start.clone(),
+            unread: false,
             incomplete: fact.holds == Holds::MayBeMore,
             sight: fact.sight,
             fact,
@@ -25,6 +26,11 @@ pub(super) fn add(facts: Vec<ContainerFact>, owners: &Owners<'_>, graph: &mut Gr
             broken: false,
             is_app: false,
         });
+    }
+    for key in graph.unread.iter().filter_map(|unread| unread.container) {
+        if let Some(&container) = by_key.get(&key) {
+            graph.containers[container].unread = true;
+        }
     }
     let by_path: FxHashMap<String, ScreenId> =
         graph.screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.clone(), i)).collect();
@@ -69,7 +75,9 @@ pub(super) fn find_empty(graph: &mut Graph<'_>) {
     let held: FxHashSet<ContainerId> = graph.routes.iter().filter_map(|route| route.container).collect();
     for container in graph.containers.indices() {
         let fact = &graph.containers[container].fact;
-        if fact.holds == Holds::MustHold && !held.contains(&container) {
+        let may_hold = graph.containers[container].unread
+            || graph.unread.iter().any(|unread| unread.container.is_none() && Some(unread.style) == fact.style);
+        if fact.holds == Holds::MustHold && !may_hold && !held.contains(&container) {
             graph.host_problems.push(HostProblem { what: Unwired::NothingIn, at: fact.key.0 });
         }
     }

@@ -3,7 +3,7 @@
 use super::graph::{Call, Graph};
 use super::patterns::fit;
 use crate::facts::{At, RouteId, TargetFact};
-use crate::model::CallStatus;
+use crate::model::{CallStatus, Style};
 use std::fmt;
 
 /// A place that could not be understood and would make a finding wrong.
@@ -22,6 +22,8 @@ pub enum Doubted {
     Call,
     /// A start that is.
     Start,
+    /// A declaration whose name could not be read.
+    Entry,
 }
 
 impl fmt::Display for Doubt {
@@ -29,6 +31,7 @@ impl fmt::Display for Doubt {
         to.write_str(match self.what {
             Doubted::Call => "this call is decided at run time",
             Doubted::Start => "what is shown first here is decided at run time",
+            Doubted::Entry => "what is declared here could not be read",
         })
     }
 }
@@ -42,7 +45,12 @@ pub(crate) fn doubted(doubts: &[Doubt]) -> Option<String> {
         n => Some(format!("one of {n} calls decided at run time does")),
     };
     let starts = (of(Doubted::Start) > 0).then(|| "it is the start that is decided at run time".to_owned());
-    let all: Vec<String> = calls.into_iter().chain(starts).collect();
+    let entries = match of(Doubted::Entry) {
+        0 => None,
+        1 => Some("it is the one whose name could not be read".to_owned()),
+        n => Some(format!("it is one of {n} whose names could not be read")),
+    };
+    let all: Vec<String> = calls.into_iter().chain(starts).chain(entries).collect();
     (!all.is_empty()).then(|| all.join(", or "))
 }
 
@@ -57,6 +65,13 @@ impl Graph<'_> {
             .map(|call| Doubt { what: Doubted::Call, at: call.fact.at })
             .chain(start.map(|c| Doubt { what: Doubted::Start, at: c.fact.key.0 }))
             .collect()
+    }
+
+    /// Declarations that may be of any name that a call can mean.
+    #[must_use]
+    pub fn may_declare(&self, style: Style) -> Vec<Doubt> {
+        let unread = self.unread.iter().filter(|unread| unread.style == style);
+        unread.map(|unread| Doubt { what: Doubted::Entry, at: unread.at }).collect()
     }
 
     /// Whether so many calls are decided at run time that nothing can be said of what none of them does.

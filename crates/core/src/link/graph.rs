@@ -6,6 +6,7 @@ use crate::facts::{
     ActionFact, ActionId, Addresses, ArgumentFact, At, CallFact, CallId, ContainerFact, ContainerId,
     LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact, RouteFact,
     RouteId, ScreenFact, ScreenId, Sight, StaleFact, Start, Takes, TargetFact, Unwired, UsedFact, Ways,
+    UnreadFact,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;
@@ -64,6 +65,8 @@ pub struct Graph<'p> {
     pub class_names: FxHashMap<Ref, String>,
     /// What the classes of routes derive from, themselves first.
     pub lineages: FxHashMap<Ref, Vec<Ref>>,
+    /// What is put into containers and could not be read.
+    pub unread: Vec<UnreadFact>,
     /// Names that files which could not be read whole may declare.
     pub half_read: FxHashSet<String>,
     /// The style that the app is moving to.
@@ -151,6 +154,8 @@ pub struct Container {
     pub broken: bool,
     /// It includes a graph that is not in the source.
     pub incomplete: bool,
+    /// Something stands in it that could not be read.
+    pub unread: bool,
     /// It is the whole app's: what it shows first is what is opened first.
     pub is_app: bool,
 }
@@ -315,6 +320,7 @@ impl<'p> Graph<'p> {
             classes: FxHashSet::default(),
             half_read: FxHashSet::default(),
             class_names: FxHashMap::default(),
+            unread: Vec::new(),
             lineages: FxHashMap::default(),
             target: None,
             has_entries: false,

@@ -68,6 +68,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>, rooms: Rooms) -> Linked<'p> {
     graph.missing_steps = facts.missing_steps;
     graph.overruled = facts.overruled;
     graph.stale = facts.stale;
+    graph.unread = facts.unread;
     graph.used = facts.used;
     graph.shown_by_markup = facts.shown_by_markup;
     let problem = |ProblemFact { what, at }| HostProblem { what, at };

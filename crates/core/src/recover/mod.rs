@@ -123,7 +123,9 @@ pub fn recover(file: u32, values: &Values<'_>) -> Facts {
     let mut facts = Facts::default();
     let source = values.program().source(file);
     for style in STYLES.iter().filter(|style| (style.speaks)(source.language)) {
+        let before = facts.containers.len();
         (style.recover)(file, values, &mut facts);
+        facts.containers[before..].iter_mut().for_each(|container| container.style = style.style);
     }
     facts
 }

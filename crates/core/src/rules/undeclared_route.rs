@@ -28,7 +28,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             true => format!("no route has the address `{name}`"),
             false => format!("no route or action is called `{name}`"),
         };
-        let report = Report::new(call.fact.at, name, message);
+        let report = Report::new(call.fact.at, name, message).unless(graph.may_declare(call.fact.style));
         sink.push(match near.is_empty() {
             true => report,
             false => report.help(format!("Did you mean {}?", listed(&near))),

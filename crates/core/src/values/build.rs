@@ -91,6 +91,9 @@ impl<'p> Values<'p> {
 
     fn built_variable(&self, at: Ref, used: &Expr, fuel: &Fuel) -> Built {
         let Some(variable) = self.tree(at).variable(at.id) else { return Built::unknown(used) };
+        if let Some(bound) = used.bound(at) {
+            return self.built_with(&bound, fuel);
+        }
         let here = Expr { at, env: used.env.clone() };
         let Some(source) = self.value_of_variable(&here, variable) else { return Built::unknown(used) };
         let made = self.built_with(&source, fuel);

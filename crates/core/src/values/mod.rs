@@ -21,6 +21,7 @@ mod members;
 mod objects;
 mod program;
 mod reaching;
+mod repeats;
 mod rounds;
 mod scope;
 mod sequences;

@@ -136,7 +136,7 @@ impl Values<'_> {
     }
 
     /// Where a loop function hands its lambda the element: behind the count, for some.
-    fn first_element(&self, at: Ref, call: &Call) -> Option<usize> {
+    pub(super) fn first_element(&self, at: Ref, call: &Call) -> Option<usize> {
         let tree = self.tree(at);
         let (name, _) = tree.callee(call)?;
         if tree.idioms.counted_loops.contains(&name.as_str()) {
@@ -152,6 +152,9 @@ impl Values<'_> {
 
     fn taken_by_loop(&self, of: &Expr, fuel: &Fuel) -> Option<Rounds> {
         match self.definition(of, fuel)? {
+            Def::Variable(at) | Def::Parameter(at) if of.bound(at).is_some() => {
+                of.bound(at).map(Rounds::once)
+            }
             Def::Variable(at) => {
                 let over = self.tree(at).variable(at.id)?.each?;
                 Some(self.rounds(&Expr { at, env: of.env.clone() }.with(over), fuel))

@@ -374,10 +374,19 @@ impl<'p> Values<'p> {
         let id = self.tree(parameter).node(parameter.id).parent?;
         let holder = Ref { file: parameter.file, id };
         match self.kind(holder) {
+            Kind::Function(function) if function.name == "<init>" => self.enclosing_class(holder),
             Kind::Function(_) => Some(self.constructed(holder).unwrap_or(holder)),
             Kind::Class(_) => Some(holder),
             _ => None,
         }
+    }
+
+    /// Whoever runs a function: of a constructor, those who make an object.
+    #[must_use]
+    pub fn users(&self, function: Ref) -> Vec<Ref> {
+        let is_init = self.tree(function).function(function.id).is_some_and(|f| f.name == "<init>");
+        let class = self.constructed(function).or_else(|| self.enclosing_class(function).filter(|_| is_init));
+        self.uses_of_wrapper(class.unwrap_or(function))
     }
 
     fn uses_of_wrapper(&self, wrapper: Ref) -> Vec<Ref> {

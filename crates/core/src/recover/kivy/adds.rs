@@ -4,7 +4,7 @@ use super::STYLE;
 use super::managers::{Manager, is_library_manager, manager_of};
 use super::properties::{properties, set_up};
 use super::screens::{is_manager, is_screen_name};
-use crate::facts::{At, ContainerKey, Facts, Order, RouteFact, Shows, Takes};
+use crate::facts::{At, ContainerKey, Facts, Order, RouteFact, Shows, Takes, UnreadFact};
 use crate::model::RouteKind;
 use crate::recover::code;
 use crate::syntax::{Call, ClassKind, Kind, Modifier};
@@ -24,29 +24,28 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["add_widget"]) {
         let receiver = values.tree(at).receiver(call).map(|of| Expr::new(at).with(of));
         let manager = receiver.and_then(|of| manager_of(&of, values));
-        let (Some(Manager::Of(key)), Some(arg)) = (manager, call.args.first()) else { continue };
+        let (Some(manager), Some(arg)) = (manager, call.args.first()) else { continue };
+        let Manager::Of(key) = manager else {
+            facts.unread.push(unread(None, code::callee_at(at, values)));
+            continue;
+        };
         for said in values.sites(at, &Expr::new(at).with(arg.value)) {
             let given = said.bind(&Expr::new(Ref { file, id: arg.value }));
-            for (place, each) in each_of(&given, values).into_iter().enumerate() {
+            for (place, each) in values.in_rounds(&given).into_iter().enumerate() {
                 let order = Order::Added(code::node_at(at, values), place);
-                facts.routes.extend(route(&added(&each, values), key, order, values));
+                match route(&added(&each, values), key, order, values) {
+                    Some(route) => facts.routes.push(route),
+                    None => facts.unread.push(unread(Some(key), code::callee_at(at, values))),
+                }
             }
         }
     }
     documents(file, values, facts);
 }
 
-/// What an argument is in each round of the loop around it.
-fn each_of(given: &Expr, values: &Values<'_>) -> Vec<Expr> {
-    let tree = values.tree(given.at);
-    let looped = tree.ancestors(given.at.id).find(|&id| {
-        tree.call(id).is_some() && code::callee_name(Ref { file: given.at.file, id }, values) == "forEach"
-    });
-    let Some(looped) = looped else { return vec![given.clone()] };
-    let rounds = values.elements(&given.with(looped));
-    let rounds: Vec<Expr> =
-        rounds.into_iter().map(|round| Expr { at: given.at, env: round.env.clone() }).collect();
-    if rounds.is_empty() { vec![given.clone()] } else { rounds }
+/// A screen whose name, or whose manager, is not known.
+pub(super) fn unread(container: Option<ContainerKey>, at: At) -> UnreadFact {
+    UnreadFact { style: STYLE, container, at }
 }
 
 /// Managers in trees and rules, with the screens written below them.
@@ -74,7 +73,13 @@ fn documents(file: u32, values: &Values<'_>, facts: &mut Facts) {
         for child in call.args.iter().filter(|arg| arg.name.is_none() && tree.call(arg.value).is_some()) {
             let order = Order::Declared(tree.span(child.value).start as usize);
             let added = added(&Expr::new(Ref { file, id: child.value }), values);
-            facts.routes.extend(route(&added, key, order, values));
+            match route(&added, key, order, values) {
+                Some(route) => facts.routes.push(route),
+                None => {
+                    let at = code::callee_at(Ref { file, id: child.value }, values);
+                    facts.unread.push(unread(Some(key), at));
+                }
+            }
         }
     }
 }
@@ -189,6 +194,9 @@ fn own_name(class: Ref, values: &Values<'_>) -> Option<(String, At)> {
             let name = values.plain_text(&value)?;
             return Some((name, At { file: at.file, span: variable.name_span }));
         }
+        if let Some(given) = named_by_itself(at, values) {
+            return Some(given);
+        }
         for rule in std::iter::once(at).chain(values.extensions(at)) {
             let Some((call, rule)) = set_up(rule, values) else { continue };
             let args = values.tree(rule).call(call).map(|call| call.args.as_slice()).unwrap_or_default();
@@ -198,6 +206,30 @@ fn own_name(class: Ref, values: &Values<'_>) -> Option<(String, At)> {
         }
     }
     None
+}
+
+/// The name that a class gives its base when it is made, or sets on itself then.
+fn named_by_itself(class: Ref, values: &Values<'_>) -> Option<(String, At)> {
+    let tree = values.tree(class);
+    let init = values.class(class)?.members.iter().copied().find(|&id| {
+        tree.function(id).is_some_and(|function| function.name == "<init>")
+    })?;
+    let span = tree.span(init);
+    let file = class.file;
+    let inside = |id: &crate::syntax::Id| span.holds(tree.span(*id));
+    let given = tree.ids().filter(inside).find_map(|id| match tree.kind(id) {
+        Kind::Call(call) if tree.callee(call)?.0 == "__init__" || tree.callee(call)?.0 == "<init>" => {
+            call.args.iter().find(|arg| arg.name.as_deref() == Some("name")).map(|arg| arg.value)
+        }
+        Kind::Assign { target, value, .. } => match tree.kind(*target) {
+            Kind::Member(member) if member.name == "name" && matches!(tree.kind(member.of), Kind::This) => {
+                Some(*value)
+            }
+            _ => None,
+        },
+        _ => None,
+    })?;
+    said(&Expr::new(Ref { file, id: given }), values)
 }
 
 /// A screen of a library, with nothing of the app's own.

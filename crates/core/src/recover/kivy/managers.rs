@@ -106,7 +106,9 @@ fn follow(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
             let by_id = || {
                 widget_around(expr.at, name, values).and_then(|at| follow(&Expr::new(at), depth + 1, values))
             };
-            named(expr, depth, values).or_else(by_id)
+            named(expr, depth, values)
+                .or_else(by_id)
+                .or_else(|| looks_like_one(name, expr, values))
         }
         Kind::Member(member) => {
             let of = expr.with(member.of);
@@ -122,6 +124,7 @@ fn follow(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
                 "root" => app_root(&of, depth, values),
                 _ => None,
             }
+            .or_else(|| looks_like_one(&member.name, expr, values))
         }
         Kind::Branch { arms, .. } => {
             arms.iter().find_map(|arm| follow(&expr.with(arm.body), depth + 1, values))
@@ -130,6 +133,17 @@ fn follow(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
         Kind::Assign { value, .. } => follow(&expr.with(*value), depth + 1, values),
         _ => None,
     }
+}
+
+/// What is called like a manager, and of which nothing is known that says otherwise.
+fn looks_like_one(name: &str, expr: &Expr, values: &Values<'_>) -> Option<Manager> {
+    let words = name.to_lowercase();
+    let called = words == "sm" || words.contains("manager") || words.contains("screens");
+    let other = || match values.type_of(expr) {
+        Some(ty) => !is_manager_name(&ty.name) && !ty.name.ends_with("Property"),
+        None => false,
+    };
+    (called && !other()).then_some(Manager::Unknown)
 }
 
 fn made(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Option<Manager> {
@@ -154,25 +168,46 @@ fn named(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
             let own = |id: Id| Expr { at: Ref { file: at.file, id }, env: expr.env.clone() };
             let set = values.set_values(at, &variable.name).into_iter();
             let mut all = variable.init.into_iter().chain(variable.getter).map(own).chain(set);
-            all.find_map(|value| match values.kind(value.at) {
+            let inside = all.find_map(|value| match values.kind(value.at) {
                 Kind::Block(_) => {
-                    values.handed_back(&value).iter().find_map(|back| follow(back, depth + 1, values))
+                    values.handed_back(&value).iter().find_map(|back| sure(follow(back, depth + 1, values)))
                 }
-                _ => follow(&value, depth + 1, values),
-            })
+                _ => sure(follow(&value, depth + 1, values)),
+            });
+            inside.or_else(|| given_from_outside(at, &variable.name, depth, values))
         }
         Def::Parameter(at) => {
             if let Some(given) = values.given(expr) {
                 return follow(&given, depth + 1, values);
             }
             let function = values.tree(at).node(at.id).parent.map(|id| Ref { file: at.file, id })?;
-            values.uses(function).into_iter().find_map(|used| {
+            values.users(function).into_iter().find_map(|used| {
                 let given = values.argument_for(used, function, at)?;
-                follow(&given, depth + 1, values)
+                sure(follow(&given, depth + 1, values))
             })
         }
         _ => None,
     }
+}
+
+/// A manager that is known.
+fn sure(found: Option<Manager>) -> Option<Manager> {
+    found.filter(|manager| *manager != Manager::Unknown)
+}
+
+/// What the rules of a class and those who make one give to one of its properties.
+fn given_from_outside(property: Ref, name: &str, depth: usize, values: &Values<'_>) -> Option<Manager> {
+    let class = values.enclosing_named_class(property)?;
+    let in_rules = values.extensions(class).into_iter().filter_map(|rule| {
+        let (call, rule) = set_up(rule, values)?;
+        Some(Ref { file: rule.file, id: call })
+    });
+    let mut calls = in_rules.chain(values.makes(class).iter().copied());
+    calls.find_map(|at| {
+        let args = &values.tree(at).call(at.id)?.args;
+        let given = args.iter().find(|arg| arg.name.as_deref() == Some(name))?;
+        sure(follow(&Expr::new(Ref { file: at.file, id: given.value }), depth + 1, values))
+    })
 }
 
 /// `self.manager`, `root.manager`; `page.manager` of a screen that a manager was asked for.

@@ -1,7 +1,7 @@
 //! What switches screens: `current` set, `switch_to`, the next and the previous one.
 
 use super::STYLE;
-use super::adds::{added, route};
+use super::adds::{added, route, unread};
 use super::arguments::passed;
 use super::managers::{Manager, manager_of, start};
 use super::screens::is_manager;
@@ -135,6 +135,9 @@ fn switch_to(at: Ref, given: &Expr, manager: Manager, values: &Values<'_>, facts
     let screen = added(given, values);
     let written = values.written(code::seen_through(given, values).at);
     let Some((_, name_at)) = screen.name.clone() else {
+        // Once shown, it stands there.
+        let key = if let Manager::Of(key) = manager { Some(key) } else { None };
+        facts.unread.push(unread(key, code::callee_at(at, values)));
         facts.calls.push(CallFact { written, target: TargetFact::Unknown, ..base });
         return;
     };
