@@ -197,6 +197,11 @@ impl<'p> Values<'p> {
             return vec![Value::new(resource, Form::Resource)];
         }
         let of = expr.with(member.of);
+        if let Kind::This = self.kind(of.at)
+            && let Some(values) = self.eval_overridden(expr, &member.name, fuel)
+        {
+            return values;
+        }
         if let Some(parts) = self.part_of_entry(&of, &member.name, fuel) {
             return self.eval_all(&parts, fuel).unwrap_or_else(Value::unknown);
         }
@@ -212,6 +217,21 @@ impl<'p> Values<'p> {
             }
         }
         values
+    }
+
+    /// A field of the object itself that classes derived from this one have in their own way.
+    fn eval_overridden(&self, expr: &Expr, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
+        let class = self.enclosing_named_class(expr.at)?;
+        let own = self.overriding(class, name);
+        (!own.is_empty()).then_some(())?;
+        let base = match self.definition(expr, fuel)? {
+            def @ Def::Variable(_) => self.eval_def(&def, expr, fuel),
+            _ => return None,
+        };
+        let theirs = own.into_iter().flat_map(|at| self.eval_variable(at, &Expr::new(at), fuel));
+        let known = |value: &Value| !matches!(value.datum, Datum::Unknown | Datum::Null);
+        let all: Vec<Value> = base.into_iter().chain(theirs).filter(known).collect();
+        (!all.is_empty()).then_some(all)
     }
 
     /// A member found by the type of what it is a member of, or by a full path.

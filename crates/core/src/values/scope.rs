@@ -24,6 +24,8 @@ pub enum Def {
 
 /// Inheritance is followed this far.
 const MAX_BASES: usize = 24;
+/// Of classes derived from one so many are looked at.
+const MAX_DERIVED: usize = 32;
 
 impl<'p> Values<'p> {
     /// What a bare name means at a node.
@@ -456,6 +458,20 @@ impl<'p> Values<'p> {
             .iter()
             .filter(|&&id| self.tree(at).class(id).is_some_and(|c| c.kind == ClassKind::Entry));
         Some(entries.map(|&id| Expr::new(Ref { file: at.file, id })).collect())
+    }
+
+    /// The fields of a name in the classes derived from one.
+    pub(super) fn overriding(&self, class: Ref, name: &str) -> Vec<Ref> {
+        let Some(declared) = self.class(class) else { return Vec::new() };
+        let derived = self.program.derived(&declared.name).iter().copied();
+        let below = derived.filter(|&other| other != class && self.lineage(other).contains(&class));
+        let fields = below.take(MAX_DERIVED).filter_map(|other| {
+            let members = &self.class(other)?.members;
+            let tree = self.tree(other);
+            let id = members.iter().copied().find(|&id| tree.variable(id).is_some_and(|v| v.name == name))?;
+            Some(Ref { file: other.file, id })
+        });
+        fields.collect()
     }
 
     /// The class's declaration, if it is one of the source.

@@ -7,6 +7,7 @@ use super::screens::{is_manager, is_screen_name};
 use crate::facts::{At, ContainerKey, Facts, Order, RouteFact, Shows, Takes, UnreadFact};
 use crate::model::RouteKind;
 use crate::recover::code;
+use crate::source::Language;
 use crate::syntax::{Call, ClassKind, Kind, Modifier};
 use crate::values::{Def, Expr, Ref, Values};
 
@@ -134,7 +135,7 @@ pub(super) fn added(expr: &Expr, values: &Values<'_>) -> Added {
 /// The class that a call makes an object of, also where a name stands for the class.
 fn class_made(made: &Expr, values: &Values<'_>) -> Option<Ref> {
     if let Some(class) = values.made_class(made) {
-        return Some(class);
+        return Some(class).filter(|&class| !is_document(made.at, values) || is_built_on(class, values));
     }
     let call = values.tree(made.at).call(made.at.id)?;
     let mut callee = made.with(call.callee);
@@ -229,7 +230,8 @@ fn named_by_itself(class: Ref, values: &Values<'_>) -> Option<(String, At)> {
         },
         _ => None,
     })?;
-    said(&Expr::new(Ref { file, id: given }), values)
+    let name = values.plain_text(&Expr::new(Ref { file, id: given }))?;
+    Some((name, At { file, span: values.class(class)?.name_span }))
 }
 
 /// A screen of a library, with nothing of the app's own.
@@ -237,11 +239,24 @@ fn is_bare(made: &Expr, call: &Call, values: &Values<'_>) -> bool {
     let tree = values.tree(made.at);
     let name = match values.meaning(&made.with(call.callee)) {
         Some(Def::External(path)) => path.to_string(),
+        // A document knows widgets only: what is none is not meant.
+        Some(Def::Class(class)) if is_document(made.at, values) && !is_built_on(class, values) => {
+            tree.callee(call).map(|(name, _)| name.to_string()).unwrap_or_default()
+        }
         Some(_) => return false,
         None => tree.callee(call).map(|(name, _)| name.to_string()).unwrap_or_default(),
     };
     let last = name.rsplit('.').next().unwrap_or_default();
     last == "Screen" || (name.contains('.') && is_screen_name(last)) || last == "MDScreen"
+}
+
+fn is_document(at: Ref, values: &Values<'_>) -> bool {
+    values.program().source(at.file).language == Language::Kv
+}
+
+/// Whether a class builds on anything, as every widget does.
+fn is_built_on(class: Ref, values: &Values<'_>) -> bool {
+    !values.external_bases(class).is_empty() || values.lineage(class).len() > 1
 }
 
 /// What a bare screen shows: the first widget of the app's own that is put into it.
@@ -256,11 +271,12 @@ fn content(given: &Expr, made: &Expr, values: &Values<'_>) -> Option<Ref> {
         }
         _ => Vec::new(),
     };
+    let here = |at: Ref| Expr { at, env: given.env.clone() };
     let put = put
         .into_iter()
         .filter(|step| step.name == "add_widget")
-        .filter_map(|step| step.args.first().cloned());
-    below.chain(put).find_map(|widget| values.made_class(&widget))
+        .filter_map(|step| step.args.first().map(|arg| here(arg.at)));
+    below.chain(put).find_map(|widget| class_made(&widget, values))
 }
 
 /// The name of a class that a document uses for a screen, and that nobody declares.

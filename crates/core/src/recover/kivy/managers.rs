@@ -138,7 +138,7 @@ fn follow(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
 /// What is called like a manager, and of which nothing is known that says otherwise.
 fn looks_like_one(name: &str, expr: &Expr, values: &Values<'_>) -> Option<Manager> {
     let words = name.to_lowercase();
-    let called = words == "sm" || words.contains("manager") || words.contains("screens");
+    let called = words == "sm" || words.ends_with("_sm") || words.contains("manager");
     let other = || match values.type_of(expr) {
         Some(ty) => !is_manager_name(&ty.name) && !ty.name.ends_with("Property"),
         None => false,
@@ -258,10 +258,19 @@ fn by_ids(of: &Expr, id: &str, depth: usize, values: &Values<'_>) -> Option<Mana
     });
     let found = inside.or_else(|| {
         let files: Vec<u32> = values.program().parsed().collect();
-        let trees = files
+        let items = files
             .into_iter()
             .flat_map(|file| values.program().tree(file).items.iter().map(move |&id| Ref { file, id }));
-        trees.into_iter().find_map(|item| widget_with(item, id, values))
+        let items: Vec<Ref> = items.collect();
+        let in_tree = items.iter().find_map(|&item| widget_with(item, id, values));
+        // Of a widget whose class is not known the rules may be anybody's.
+        let in_rule = || {
+            let rules = items.iter().filter(|_| class.is_none());
+            rules.filter_map(|&item| set_up(item, values)).find_map(|(call, rule)| {
+                widget_with(Ref { file: rule.file, id: call }, id, values)
+            })
+        };
+        in_tree.or_else(in_rule)
     })?;
     follow(&Expr::new(found), depth + 1, values)
 }

@@ -45,8 +45,23 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let receiver = values.tree(at).receiver(call).map(|of| Expr::new(at).with(of));
         let manager = receiver.and_then(|of| manager_of(&of, values));
         let (Some(manager), Some(arg)) = (manager, call.args.first()) else { continue };
+        let given = Expr::new(Ref { file, id: arg.value });
+        if let Some(named) = asked_for(&given, values) {
+            let call = switch(at, code::callee_at(at, values), &named, manager, values);
+            facts.calls.push(CallFact { verb: Verb::Replace, ..call });
+            continue;
+        }
         switch_to(at, &Expr::new(Ref { file, id: arg.value }), manager, values, facts);
     }
+}
+
+/// The name by which a manager is asked for the screen: `manager.get_screen("shelf")`.
+fn asked_for(given: &Expr, values: &Values<'_>) -> Option<Expr> {
+    let made = code::seen_through(given, values);
+    let behind = values.value_behind(&made).unwrap_or(made);
+    let call = values.tree(behind.at).call(behind.at.id)?;
+    (code::callee_name(behind.at, values) == "get_screen").then_some(())?;
+    call.args.first().map(|arg| behind.with(arg.value))
 }
 
 /// Where a method of a manager is given the name that it shows: every call of it on a manager, though
