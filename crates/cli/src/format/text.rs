@@ -186,7 +186,8 @@ pub(super) fn write_finding(
         writeln!(out, "  {faint}why{faint:#}  {}", fill(&why, look.width.saturating_sub(7), "       "))?;
     }
     if !finding.unless.is_empty() {
-        let places = finding.unless.iter().take(3).map(|doubt| format!("{}:{}", doubt.at.file, doubt.at.line));
+        let places =
+            finding.unless.iter().take(3).map(|doubt| format!("{}:{}", doubt.at.file, doubt.at.line));
         let mut places = places.collect::<Vec<_>>().join(", ");
         if finding.unless.len() > 3 {
             places.push_str(&format!(" and {} more", finding.unless.len() - 3));

@@ -16,9 +16,9 @@ pub use calls::{
 pub use ids::{ActionId, CallId, ContainerId, RouteId, ScreenId};
 pub use kinds::{Absent, Holds, Offers, Opened, Order, ShownBy, Start, Takes};
 pub use own::{Own, OwnFact};
-pub use routes::{UnreadFact,
+pub use routes::{
     ActionFact, ChosenStart, ContainerFact, ContainerKey, LinkFact, Owner, ParameterFact, RedirectFact,
-    RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact, TypeNamed,
+    RouteFact, RouteKey, Shows, Sight, StaleFact, Standing, StartFact, TypeNamed, UnreadFact,
 };
 pub use screens::{PartFact, ScreenFact};
 pub use slips::{MissingStep, Overruled, ProblemFact, Unwired, UsedFact};

@@ -76,7 +76,10 @@ pub(super) fn find_empty(graph: &mut Graph<'_>) {
     for container in graph.containers.indices() {
         let fact = &graph.containers[container].fact;
         let may_hold = graph.containers[container].unread
-            || graph.unread.iter().any(|unread| unread.container.is_none() && Some(unread.style) == fact.style);
+            || graph
+                .unread
+                .iter()
+                .any(|unread| unread.container.is_none() && Some(unread.style) == fact.style);
         if fact.holds == Holds::MustHold && !may_hold && !held.contains(&container) {
             graph.host_problems.push(HostProblem { what: Unwired::NothingIn, at: fact.key.0 });
         }

@@ -94,7 +94,9 @@ impl Graph<'_> {
                 shapes.iter().any(|shape| shape.is_blank() || fit(shape, pattern).is_some())
             }
             TargetFact::Unknown => match (call.fact.value_class, fact.class) {
-                (Some(known), Some(class)) => self.lineages.get(&class).is_some_and(|all| all.contains(&known)),
+                (Some(known), Some(class)) => {
+                    self.lineages.get(&class).is_some_and(|all| all.contains(&known))
+                }
                 _ => true,
             },
             _ => true,

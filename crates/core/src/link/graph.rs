@@ -5,8 +5,8 @@ use super::stacks::Stood;
 use crate::facts::{
     ActionFact, ActionId, Addresses, ArgumentFact, At, CallFact, CallId, ContainerFact, ContainerId,
     LinkFact, MissingStep, Overruled, ParameterFact, Passes, Query, ReadFact, ResultSideFact, RouteFact,
-    RouteId, ScreenFact, ScreenId, Sight, StaleFact, Start, Takes, TargetFact, Unwired, UsedFact, Ways,
-    UnreadFact,
+    RouteId, ScreenFact, ScreenId, Sight, StaleFact, Start, Takes, TargetFact, UnreadFact, Unwired, UsedFact,
+    Ways,
 };
 use crate::model::{CallStatus, Form, RouteKind, Severity, Style, Verb, Via};
 use crate::source::SourceTree;

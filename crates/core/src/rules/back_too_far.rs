@@ -47,8 +47,11 @@ fn depths(graph: &Graph<'_>) -> IndexVec<RouteId, Option<u32>> {
         // Where code answers an address, its calls say how deep that leads.
         let address =
             !route.fact.deep_links.is_empty() && graph.ways(route.fact.style).addresses != Addresses::InCode;
-        if (route.start && outermost) || tab || route.fact.opened.at_launch() || address {
-            todo.push_back((i, 0));
+        if (route.start && outermost) || tab || route.fact.opened.at_launch() {
+            todo.push_front((i, 0));
+        } else if address {
+            // What its container shows first may be put below it.
+            todo.push_back((i, u32::from(route.container.is_some() && !route.start)));
         }
     }
     // What may be led to from anywhere lies on nothing.

@@ -82,6 +82,8 @@ pub struct Idioms {
     pub pairs: &'static str,
     /// How the names of functions begin that escape text for its place in an address.
     pub escapes: &'static [&'static str],
+    /// Fields without a value are parameters of what makes an object.
+    pub memberwise: bool,
     /// What stands for the class around.
     pub self_type: &'static str,
     /// What a function's body declares at any depth is there in all of it.
@@ -236,6 +238,7 @@ impl Idioms {
         runs: &[],
         pairs: "",
         escapes: &["encode"],
+        memberwise: false,
         self_type: "",
         scopes_by_function: false,
         imports_by_name: false,

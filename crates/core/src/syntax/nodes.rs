@@ -390,6 +390,12 @@ impl Class {
 }
 
 impl Function {
+    /// Whether it makes an object of its class.
+    #[must_use]
+    pub fn is_constructor(&self) -> bool {
+        self.name == "<init>" || self.is(Modifier::Constructor)
+    }
+
     /// Whether it carries a modifier.
     #[must_use]
     pub fn is(&self, modifier: Modifier) -> bool {

@@ -238,8 +238,8 @@ impl<'p> Values<'p> {
         {
             return self.built_scope(expr, call, scope, of, fuel);
         }
-        if let Some(kept) = self.kept(expr, call) {
-            return self.built_with(&kept, fuel);
+        if let Some(same) = self.kept(expr, call).or_else(|| self.handed_through(expr, call)) {
+            return self.built_with(&same, fuel);
         }
         let Some(of) = receiver else { return Built::whole(expr) };
         if self.is_type_name(of, expr) {

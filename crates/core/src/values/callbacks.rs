@@ -1,7 +1,7 @@
 //! Functions that are handed on to be run by others: where they are run, and with what.
 
 use super::collections::Elements;
-use super::{Def, Expr, Fuel, Ref, Values};
+use super::{Datum, Def, Expr, Fuel, Ref, Value, Values};
 use crate::syntax::{Call, ClassKind, Id, Kind, Member};
 use smol_str::SmolStr;
 
@@ -9,6 +9,9 @@ use smol_str::SmolStr;
 const MAX_DEPTH: usize = 8;
 /// More places than this are not looked at.
 const MAX_RUNS: usize = 24;
+
+/// Of the uses of a name so many are looked at.
+const MAX_USES: usize = 200;
 
 /// A call of what was handed on.
 #[derive(Debug, Clone)]
@@ -74,9 +77,12 @@ impl Values<'_> {
             Kind::Map(entries) => {
                 let key = entries.iter().find(|entry| entry.value == at.id).and_then(|entry| entry.key);
                 let key = key.and_then(|key| self.plain_key(Ref { file: at.file, id: key }));
-                let holder = tree.node(parent).parent.filter(|&id| tree.call(id).is_some());
-                if let (Some(key), Some(holder)) = (key, holder) {
-                    self.runs_under_key(Ref { file: at.file, id: holder }, parent, &key, path, found);
+                let Some(key) = key else { return };
+                match tree.node(parent).parent.filter(|&id| tree.call(id).is_some()) {
+                    Some(holder) => {
+                        self.runs_under_key(Ref { file: at.file, id: holder }, parent, &key, path, found);
+                    }
+                    None => self.runs_of_entry(outer, &key, path, found),
                 }
             }
             _ => {}
@@ -212,6 +218,37 @@ impl Values<'_> {
             if matches!(def, Some(Def::Variable(at) | Def::Parameter(at)) if at == field) {
                 self.runs_of(used, path, found);
             }
+        }
+    }
+
+    /// As what an object holds that a name stands for, or that a function hands back.
+    fn runs_of_entry(&self, object: Ref, key: &str, path: &mut Vec<(Ref, Ref)>, found: &mut Vec<Run>) {
+        self.program.ask_for_users(key, vec![key.to_owned()]);
+        let uses = self.program.uses_of_name(key);
+        for &used in uses.iter().take(MAX_USES) {
+            let Kind::Member(member) = self.kind(used) else { continue };
+            let of = self.eval(&Expr { at: used, env: None }.with(member.of));
+            let is_it = |value: &Value| matches!(&value.datum, Datum::Object(made) if made.at == object);
+            if of.iter().any(is_it) {
+                self.runs_of(used, path, found);
+            }
+        }
+    }
+
+    /// Calls of a lambda that a variable or an object holds under a name; `None` for one that is handed
+    /// to somebody in place.
+    pub(super) fn runs_by_name(&self, lambda: Ref) -> Option<Vec<Run>> {
+        self.is_held(lambda).then(|| self.runs(lambda))
+    }
+
+    /// Whether a variable or an object holds a function value under a name.
+    pub(super) fn is_held(&self, at: Ref) -> bool {
+        let tree = self.tree(at);
+        let Some(parent) = tree.node(at.id).parent else { return false };
+        match tree.kind(parent) {
+            Kind::Variable(variable) => variable.init == Some(at.id),
+            Kind::Map(_) => !tree.node(parent).parent.is_some_and(|id| tree.call(id).is_some()),
+            _ => false,
         }
     }
 

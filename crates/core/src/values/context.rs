@@ -441,7 +441,7 @@ impl<'p> Values<'p> {
         let declared = self.tree(function).function(function.id)?;
         let position = call.args.iter().position(|arg| arg.value == argument)?;
         let tree = self.tree(function);
-        let named = call.args[position].name.as_ref();
+        let named = call.args[position].name.as_ref().filter(|_| !call.args[position].is_by_place());
         let here = self.tree(at);
         let is_lambda = here.idioms.trailing_lambdas && matches!(here.kind(argument), Kind::Lambda { .. });
         let id = match named {

@@ -52,6 +52,11 @@ impl Value {
         Self { datum, form, constant: None }
     }
 
+    /// What a parameter stands for, where nothing is bound to it.
+    pub(super) fn parameter(at: Ref) -> Self {
+        Self::new(Datum::Parameter(at), Form::Dynamic)
+    }
+
     pub(super) fn unknown() -> Vec<Self> {
         vec![Self::new(Datum::Unknown, Form::Dynamic)]
     }
@@ -301,7 +306,7 @@ impl<'p> Values<'p> {
     /// What those hand to a lambda that run it, as far as it is known.
     fn eval_runs(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
         let values = self.eval_all(&self.handed_by_runs(parameter, fuel)?, fuel)?;
-        let known = |value: &Value| value.is_object() || value.shape().is_some_and(Shape::has_literal_words);
+        let known = |value: &Value| value.is_object() || value.shape().is_some_and(|shape| !shape.is_blank());
         values.iter().any(known).then_some(values)
     }
 
@@ -380,6 +385,9 @@ impl<'p> Values<'p> {
         }
         if let Some(kept) = self.kept(expr, call) {
             return Some(self.eval_body(&kept, fuel));
+        }
+        if let Some(same) = self.handed_through(expr, call) {
+            return Some(self.eval_with(&same, fuel));
         }
         let asserts = tree.idioms.asserts.contains(&name.as_str()).then_some(TextStep::Argument);
         match (asserts.or_else(|| self.text_step(expr.at, name))?, receiver, first) {

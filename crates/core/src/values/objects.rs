@@ -157,16 +157,20 @@ impl<'p> Values<'p> {
             return self.class(class).map_or(&[], |declared| &declared.params);
         };
         let tree = self.tree(class);
-        let made = |id: &&Id| tree.function(**id).is_some_and(|f| f.name == "<init>");
-        let made: Vec<Ref> =
-            declared.members.iter().filter(made).map(|&id| Ref { file: class.file, id }).collect();
+        // A constructor with a name of its own is called by it.
+        let own = |name: &str| name == "<init>" || name == declared.name;
+        let made = |id: &&Id| tree.function(**id).is_some_and(|f| f.is_constructor() && own(&f.name));
+        let made = match self.definition(&at.with(call.callee), &Fuel::new()) {
+            Some(Def::Functions(found)) => found,
+            _ => declared.members.iter().filter(made).map(|&id| Ref { file: class.file, id }).collect(),
+        };
         let chosen = self.chosen(&made, at, call).and_then(|made| tree.function(made.id));
         chosen.map_or(&[], |function| &function.params)
     }
 
     /// Members that a call sets by their names: in an initialiser, or where nothing else is declared to
     /// take them.
-    fn set_by_name(&self, class: Ref, params: &[Id], object: &Expr, call: &Call) -> Env {
+    pub(super) fn set_by_name(&self, class: Ref, params: &[Id], object: &Expr, call: &Call) -> Env {
         let tree = self.tree(class);
         let up = object.env.clone();
         let Some(declared) = self.class(class) else { return up };

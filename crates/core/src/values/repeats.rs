@@ -45,7 +45,8 @@ impl Values<'_> {
                 Kind::Function(_) | Kind::Class(_) => break,
                 Kind::Other(items) | Kind::Block(items) => {
                     let held = items.iter().find_map(|&id| Some((id, tree.variable(id)?.each?)));
-                    if let Some((holder, over)) = held.filter(|(holder, over)| ![*holder, *over].contains(&inner))
+                    if let Some((holder, over)) =
+                        held.filter(|(holder, over)| ![*holder, *over].contains(&inner))
                     {
                         found.push(Loop { over, holder, beside: items.clone() });
                     }

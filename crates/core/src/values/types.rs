@@ -294,6 +294,9 @@ impl<'p> Values<'p> {
         if let Some(kept) = self.kept(expr, call) {
             return self.type_of_body(&kept, fuel);
         }
+        if let Some(same) = self.handed_through(expr, call) {
+            return self.type_of_with(&same, fuel);
+        }
         if let Some(ty) = self.singleton_type(expr.at, name) {
             return Some(ty);
         }

@@ -1,5 +1,6 @@
 //! Who uses a function: the other way round from a call to its callee.
 
+use super::callbacks::Run;
 use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
 use crate::source::library_of;
 use crate::syntax::{Call, Function, Id, Kind, Member, Parameter, TypeName};
@@ -343,6 +344,20 @@ impl<'p> Values<'p> {
     fn sites_of(&self, call: Ref, inner: &Expr, path: &mut Vec<(Ref, Ref)>, sites: &mut Vec<Site>) {
         let env = self.env_of(path);
         let passed = self.passed_on(&inner.within(&env));
+        if let Some((lambda, runs)) = passed.and_then(|at| self.wrapping_lambda(at))
+            && path.len() < MAX_WRAPPERS
+            && !path.iter().any(|(seen, _)| *seen == lambda)
+            && !runs.is_empty()
+        {
+            for run in runs {
+                let kept = path.len();
+                path.push((lambda, run.call));
+                path.extend(run.path);
+                self.sites_of(call, inner, path, sites);
+                path.truncate(kept);
+            }
+            return;
+        }
         let Some(wrapper) = passed.and_then(|at| self.wrapper_of(at)) else {
             let at = path.last().map_or(call, |(_, used)| *used);
             sites.push(Site { at, env });
@@ -381,6 +396,14 @@ impl<'p> Values<'p> {
         }
     }
 
+    /// The lambda with a name that a parameter is of, and its calls.
+    fn wrapping_lambda(&self, parameter: Ref) -> Option<(Ref, Vec<Run>)> {
+        let id = self.tree(parameter).node(parameter.id).parent?;
+        let lambda = Ref { file: parameter.file, id };
+        matches!(self.kind(lambda), Kind::Lambda { .. }).then_some(())?;
+        Some((lambda, self.runs_by_name(lambda)?))
+    }
+
     /// Whoever runs a function: of a constructor, those who make an object.
     #[must_use]
     pub fn users(&self, function: Ref) -> Vec<Ref> {
@@ -417,8 +440,10 @@ impl<'p> Values<'p> {
             self.sites_of(call, inner, path, sites);
             path.truncate(kept);
         }
-        // What is handed on stands where it is handed on.
-        sites[before..].iter_mut().for_each(|site| site.at = handed);
+        // What is handed on in place stands where it is handed on.
+        if !self.is_held(handed) {
+            sites[before..].iter_mut().for_each(|site| site.at = handed);
+        }
         sites.len() > before
     }
 
@@ -494,10 +519,15 @@ impl<'p> Values<'p> {
             let at = Expr { at: *used, env: env.clone() };
             let params = match self.tree(*function).function(function.id) {
                 Some(declared) => &declared.params,
+                None if let Kind::Lambda { params, .. } = self.kind(*function) => params,
                 None if self.class(*function).is_some() => self.params_taking(*function, &at, call),
                 None => continue,
             };
-            env = self.bind(function.file, params, &call.args, &at, None);
+            let fields = match self.class(*function) {
+                Some(_) => self.set_by_name(*function, params, &at, call),
+                None => None,
+            };
+            env = self.bind(function.file, params, &call.args, &at, fields);
         }
         env
     }

@@ -3,7 +3,7 @@
 use super::eval::Value;
 use super::{Datum, Def, Expr, Fuel, Ref, Values};
 use crate::model::Form;
-use crate::syntax::{AssignOp, Id, Kind, Variable};
+use crate::syntax::{AssignOp, ClassKind, Id, Kind, Modifier, Variable};
 
 /// A place that sets a variable.
 pub(super) struct Assigned {
@@ -30,7 +30,12 @@ impl Values<'_> {
         let Some(source) = self.value_of_variable(&here, variable) else {
             let reaching = if local { self.reaching(at, expr, &variable.name) } else { Vec::new() };
             let known = super::collections::Elements::known(reaching, false);
-            return self.eval_all(&known, fuel).unwrap_or_else(Value::unknown);
+            let parameter = || {
+                let filler = self.filled_by(at, variable)?;
+                let bound = expr.bound(filler).map(|bound| self.eval_with(&bound, fuel));
+                Some(bound.unwrap_or_else(|| vec![Value::parameter(filler)]))
+            };
+            return self.eval_all(&known, fuel).or_else(parameter).unwrap_or_else(Value::unknown);
         };
         let values = match variable.getter {
             Some(getter) if getter == source.at.id => self.eval_body(&source, fuel),
@@ -40,6 +45,36 @@ impl Values<'_> {
             return values;
         }
         values.into_iter().map(|value| self.through_name(value, at)).collect()
+    }
+
+    /// The parameter that fills a field when an object is made; the field itself where the language
+    /// makes the parameter of it.
+    fn filled_by(&self, at: Ref, variable: &Variable) -> Option<Ref> {
+        let bare = variable.init.is_none() && variable.getter.is_none() && !variable.is(Modifier::Static);
+        let class = self.enclosing_class(at).filter(|_| bare && !self.is_local(at))?;
+        let declared = self.class(class)?;
+        let tree = self.tree(class);
+        let constructors =
+            declared.members.iter().filter_map(|&id| tree.function(id).filter(|f| f.is_constructor()));
+        let params = constructors.flat_map(|function| function.params.iter().copied());
+        let params = params.chain(declared.params.iter().copied());
+        let mut named =
+            params.filter(|&id| tree.parameter(id).is_some_and(|p| p.property && p.name == variable.name));
+        match (named.next(), named.next()) {
+            (Some(id), None) => Some(Ref { file: class.file, id }),
+            (None, _) if tree.idioms.memberwise && self.says_where(at, variable) => Some(at),
+            _ => None,
+        }
+    }
+
+    /// Whether values of a field's type are told apart by what they are, not by their type alone.
+    fn says_where(&self, at: Ref, variable: &Variable) -> bool {
+        let Some(ty) = &variable.ty else { return false };
+        ty.name == self.tree(at).idioms.literals.text
+            || self
+                .class_named(at, &ty.name)
+                .and_then(|class| self.class(class))
+                .is_some_and(|class| class.kind == ClassKind::Enum)
     }
 
     /// A value that a name outside of the function stands for.

@@ -212,9 +212,12 @@ fn own_name(class: Ref, values: &Values<'_>) -> Option<(String, At)> {
 /// The name that a class gives its base when it is made, or sets on itself then.
 fn named_by_itself(class: Ref, values: &Values<'_>) -> Option<(String, At)> {
     let tree = values.tree(class);
-    let init = values.class(class)?.members.iter().copied().find(|&id| {
-        tree.function(id).is_some_and(|function| function.name == "<init>")
-    })?;
+    let init = values
+        .class(class)?
+        .members
+        .iter()
+        .copied()
+        .find(|&id| tree.function(id).is_some_and(|function| function.name == "<init>"))?;
     let span = tree.span(init);
     let file = class.file;
     let inside = |id: &crate::syntax::Id| span.holds(tree.span(*id));

@@ -106,9 +106,7 @@ fn follow(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
             let by_id = || {
                 widget_around(expr.at, name, values).and_then(|at| follow(&Expr::new(at), depth + 1, values))
             };
-            named(expr, depth, values)
-                .or_else(by_id)
-                .or_else(|| looks_like_one(name, expr, values))
+            named(expr, depth, values).or_else(by_id).or_else(|| looks_like_one(name, expr, values))
         }
         Kind::Member(member) => {
             let of = expr.with(member.of);
@@ -266,9 +264,9 @@ fn by_ids(of: &Expr, id: &str, depth: usize, values: &Values<'_>) -> Option<Mana
         // Of a widget whose class is not known the rules may be anybody's.
         let in_rule = || {
             let rules = items.iter().filter(|_| class.is_none());
-            rules.filter_map(|&item| set_up(item, values)).find_map(|(call, rule)| {
-                widget_with(Ref { file: rule.file, id: call }, id, values)
-            })
+            rules
+                .filter_map(|&item| set_up(item, values))
+                .find_map(|(call, rule)| widget_with(Ref { file: rule.file, id: call }, id, values))
         };
         in_tree.or_else(in_rule)
     })?;

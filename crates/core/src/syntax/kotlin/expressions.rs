@@ -367,7 +367,11 @@ impl Kotlin<'_> {
     fn reference(&mut self, node: Node<'_>) -> Id {
         let parts = named(node);
         let Some(name) = parts.last() else { return self.0.nothing(node) };
-        let of = (parts.len() > 1).then(|| self.expression(parts[0]));
+        let of = (parts.len() > 1).then(|| match is_type(parts[0]) {
+            // What stands before `::` may be a value as well as a type.
+            true => self.0.add(Kind::Name(self.type_name(parts[0]).name), parts[0]),
+            false => self.expression(parts[0]),
+        });
         let name = self.0.name(*name);
         self.0.add(Kind::Reference { of, name }, node)
     }

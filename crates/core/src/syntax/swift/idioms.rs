@@ -75,6 +75,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     entry_parts: [&["key"], &["value"]],
     same: &["Array", "Set"],
     counts: &["enumerated"],
+    memberwise: true,
     ..Idioms::NONE
 };
 

@@ -5,6 +5,7 @@
 //! must stay unknown. A cell that a language does not have says so.
 
 mod absence;
+mod callbacks;
 mod choices;
 mod collections;
 mod loops;
