@@ -1,7 +1,7 @@
 //! Questions that several rules ask of the graph.
 
 use super::graph::Graph;
-use crate::facts::{At, ContainerId, RouteId, ScreenId, Unwired, Ways};
+use crate::facts::{At, ContainerId, Offers, RouteId, ScreenId, Unwired, Ways};
 use crate::model::{CallStatus, Place, Style};
 use crate::names::nearest;
 use crate::values::Ref;
@@ -108,6 +108,13 @@ impl Graph<'_> {
     pub fn is_declared(&self, path: &str) -> bool {
         // A file that could not be read whole may hold it.
         self.classes.contains(path) || self.half_read.contains(path.rsplit('.').next().unwrap_or(path))
+    }
+
+    /// Whether a bar, a drawer or a row of tabs lists the route by itself.
+    #[must_use]
+    pub fn is_offered(&self, route: RouteId) -> bool {
+        let around = self.routes[route].container.map(|container| &self.containers[container]);
+        around.is_some_and(|container| container.fact.offers == Offers::All)
     }
 
     /// Whether a call names the route.

@@ -2,10 +2,11 @@
 //! back.
 
 use super::graph::{Graph, ResultSideLinked};
-use crate::facts::{At, CallId, Channel, ResultSideFact, RouteId};
+use crate::facts::{At, CallId, Channel, ResultSideFact, RouteId, ScreenId};
 use crate::model::ResultSide;
 use crate::values::Ref;
 use rustc_hash::FxHashMap;
+use std::collections::BTreeMap;
 
 /// Finds the routes that such results belong to; the first one's name is the key.
 pub(super) fn find_routes(graph: &mut Graph<'_>) {
@@ -40,17 +41,35 @@ pub(super) fn find_merged(graph: &mut Graph<'_>) {
             found.push(ResultSideLinked { fact: side, screens: call.screens.clone(), routes: Vec::new() });
         }
     }
-    let mut routes: Vec<RouteId> = merging.iter().flat_map(|&i| graph.calls[i].targets.clone()).collect();
-    routes.sort_unstable();
-    routes.dedup();
-    for route in routes {
-        found.extend(awaited(graph, route));
+    let mut sent: BTreeMap<RouteId, Vec<String>> = BTreeMap::new();
+    for &i in &merging {
+        let names = graph.calls[i].arguments.iter().map(|argument| argument.name.clone());
+        let names: Vec<String> = names.collect();
+        for route in gets(graph, i) {
+            sent.entry(route).or_default().extend(names.iter().cloned());
+        }
+    }
+    for (route, names) in &sent {
+        found.extend(awaited(graph, *route, names));
     }
     graph.results.extend(found);
     graph.results.sort_by(|a, b| (a.fact.at, &a.fact.key).cmp(&(b.fact.at, &b.fact.key)));
 }
 
-fn awaited(graph: &Graph<'_>, route: RouteId) -> Vec<ResultSideLinked> {
+/// The routes that get what a call hands back: those that it names, else those below its screens.
+fn gets(graph: &Graph<'_>, call: CallId) -> Vec<RouteId> {
+    let call = &graph.calls[call];
+    if !call.targets.is_empty() {
+        return call.targets.clone();
+    }
+    let routes_of = |screens: &[ScreenId]| -> Vec<RouteId> {
+        screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied()).collect()
+    };
+    let openers = routes_of(&call.screens).into_iter().flat_map(|route| graph.calls_to(route));
+    openers.flat_map(|opener| routes_of(&opener.screens)).collect()
+}
+
+fn awaited(graph: &Graph<'_>, route: RouteId, sent: &[String]) -> Vec<ResultSideLinked> {
     let Some(screen) = graph.routes[route].screen else { return Vec::new() };
     let passed = |name: &str| {
         graph
@@ -59,9 +78,6 @@ fn awaited(graph: &Graph<'_>, route: RouteId) -> Vec<ResultSideLinked> {
             .any(|call| !call.fact.merges && call.arguments.iter().any(|argument| argument.name == name))
     };
     let needed = |name: &str| graph.routes[route].parameters.iter().any(|p| p.name == name && p.required);
-    let merging = graph.calls_to(route).filter(|call| call.fact.merges);
-    let sent: Vec<String> =
-        merging.flat_map(|call| call.arguments.iter().map(|argument| argument.name.clone())).collect();
     // What is handed back under a name that nobody takes out was meant for some other.
     let lost = sent.iter().any(|name| graph.reads_of(screen).all(|read| read.name != *name));
     let reads = graph

@@ -54,6 +54,7 @@ fn is_orphan(graph: &Graph<'_>, route: RouteId) -> bool {
         || this.fact.opened.from_outside()
         || graph.is_called(route)
         || graph.is_redirected_to(route)
+        || graph.is_offered(route)
         || this.fact.kind == RouteKind::Fallback;
     if opened
         || this.fact.opened == Opened::OnlyIfCalled

@@ -4,6 +4,7 @@ use super::of_package;
 use crate::facts::{At, CallFact, Facts, TargetFact};
 use crate::model::{Form, Style, Verb};
 use crate::recover::code;
+use crate::recover::react_native::element::property;
 use crate::recover::react_native::navigation::sites;
 use crate::recover::react_native::stack_component::calls::passed;
 use crate::syntax::{Call, Kind};
@@ -69,12 +70,10 @@ fn called(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
                 let params = call.args.get(1).map(|arg| here.with(arg.value));
                 by_key(at, &key, params.as_ref(), *verb, values, facts);
             } else if name == "pop" {
-                facts.calls.push(CallFact::new(
-                    Style::FluxScene,
-                    Verb::Back,
-                    at,
-                    code::callee_at(at, values),
-                ));
+                let given = first.and_then(|options| property(&options, "refresh", values));
+                let (arguments, open) = given.map(|given| passed(&given, values)).unwrap_or_default();
+                let base = CallFact::new(Style::FluxScene, Verb::Back, at, code::callee_at(at, values));
+                facts.calls.push(CallFact { merges: !arguments.is_empty(), arguments, open, ..base });
             } else if !OTHERS.contains(&name) {
                 let place = At { file: at.file, span: member.name_span };
                 let (arguments, open) = first.map(|first| passed(&first, values)).unwrap_or_default();

@@ -29,6 +29,7 @@ const OWN: &[&str] = &[
     "onExit",
     "onLeft",
     "onRight",
+    "path",
     "rightTitle",
     "leftTitle",
     "title",

@@ -2,11 +2,12 @@
 
 use super::{of_package, props};
 use crate::facts::{
-    At, ContainerFact, ContainerKey, Facts, Holds, RouteFact, ShownBy, Shows, Start, StartFact, Takes,
+    At, ContainerFact, ContainerKey, Facts, Holds, Offers, ParameterFact, RouteFact, ShownBy, Shows, Start, StartFact, Takes,
 };
 use crate::model::{RouteKind, Style};
 use crate::recover::react_native::components::{Shown, path, screen, shown};
 use crate::recover::react_native::element::{Element, element};
+use crate::recover::react_native::stack_component::links;
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
@@ -24,13 +25,15 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if let Some(router) = element(&at, values) {
             if of_package(&router.callee(), values).as_deref() == Some("Router") {
                 let inside = router.property("children", values);
-                root(router.place(values), inside.as_ref(), values, facts);
+                let origin = router.property("uriPrefix", values);
+                let origin = origin.and_then(|origin| values.plain_text(&origin)).unwrap_or_default();
+                root(router.place(values), &origin, inside.as_ref(), values, facts);
             }
         } else if is_create(&at, values)
             && let Some(arg) = call.args.first()
         {
             let place = crate::recover::code::callee_at(at.at, values);
-            root(place, Some(&at.with(arg.value)), values, facts);
+            root(place, "", Some(&at.with(arg.value)), values, facts);
         }
     }
 }
@@ -45,15 +48,16 @@ fn is_create(at: &Expr, values: &Values<'_>) -> bool {
             .is_some_and(|of| of_package(&at.with(of), values).as_deref() == Some("Actions"))
 }
 
-fn root(at: At, inside: Option<&Expr>, values: &Values<'_>, facts: &mut Facts) {
+fn root(at: At, origin: &str, inside: Option<&Expr>, values: &Values<'_>, facts: &mut Facts) {
     let mut scenes = Vec::new();
     inside.into_iter().for_each(|inside| collect(inside, 0, values, &mut scenes));
     if scenes.is_empty() {
         return;
     }
     let key = ContainerKey(at);
-    container(key, None, &scenes, values, facts);
-    add(&scenes, key, "", values, facts);
+    container(key, None, &scenes, Offers::Start, values, facts);
+    let around = Around { holder: key, element: "", origin };
+    add(&scenes, around, values, facts);
 }
 
 /// The scenes that an expression comes to, groups without a key looked through by their callers.
@@ -113,6 +117,7 @@ fn container(
     key: ContainerKey,
     parent: Option<ContainerKey>,
     scenes: &[Element<'_>],
+    offers: Offers,
     values: &Values<'_>,
     facts: &mut Facts,
 ) {
@@ -131,52 +136,89 @@ fn container(
         parent,
         start: Start::new(start, false),
         shown_by: ShownBy::app_if(parent.is_none()),
+        offers,
         holds: Holds::more_if(named().count() < scenes.len()),
         ..ContainerFact::new(key)
     });
 }
 
-fn add(scenes: &[Element<'_>], holder: ContainerKey, around: &str, values: &Values<'_>, facts: &mut Facts) {
+/// What scenes stand in.
+#[derive(Clone, Copy)]
+struct Around<'a> {
+    holder: ContainerKey,
+    /// The element around them.
+    element: &'a str,
+    /// What stands before the paths of scenes in an address.
+    origin: &'a str,
+}
+
+/// Tabs and drawers list their scenes by themselves, unless the app draws what lists them.
+fn offers(scene: &Element<'_>, element: &str, values: &Values<'_>) -> Offers {
+    let drawn = ["contentComponent", "tabBarComponent"];
+    match matches!(element, "Tabs" | "Drawer") && drawn.iter().all(|p| scene.property(p, values).is_none()) {
+        true => Offers::All,
+        false => Offers::Start,
+    }
+}
+
+fn add(scenes: &[Element<'_>], around: Around<'_>, values: &Values<'_>, facts: &mut Facts) {
+    let holder = around.holder;
     for (i, scene) in scenes.iter().enumerate() {
         let inside = children(scene, values);
         let own = of_package(&scene.callee(), values).unwrap_or_default();
         let at = scene.place(values);
         let Some(name) = key_of(scene, values) else {
-            add(&inside, holder, &own, values, facts);
+            add(&inside, Around { element: &own, ..around }, values, facts);
             continue;
         };
         if inside.is_empty() {
-            let kind = match around {
+            let kind = match around.element {
                 "Tabs" => RouteKind::Tab,
                 // What is first is what the others lie over.
                 "Lightbox" if i > 0 => RouteKind::Dialog,
                 _ => RouteKind::Screen,
             };
-            leaf(scene, name, kind, holder, values, facts);
+            leaf(scene, name, kind, around, values, facts);
             continue;
         }
         let key = ContainerKey(at);
-        container(key, Some(holder), &inside, values, facts);
+        container(key, Some(holder), &inside, offers(scene, &own, values), values, facts);
         let fact = RouteFact::new(Style::FluxScene, RouteKind::Group, name, at);
         facts.routes.push(RouteFact { container: Some(holder), ..fact });
-        add(&inside, key, &own, values, facts);
+        add(&inside, Around { holder: key, element: &own, ..around }, values, facts);
     }
+}
+
+/// `path="/item/:itemId"`: the address that opens a scene, and what it must hold.
+fn address(
+    scene: &Element<'_>,
+    origin: &str,
+    values: &Values<'_>,
+) -> (Vec<(String, At)>, Vec<ParameterFact>) {
+    let Some(path) = scene.property("path", values) else { return Default::default() };
+    let Some(text) = values.plain_text(&path) else { return Default::default() };
+    let at = crate::recover::code::node_at(path.at, values);
+    let pattern = links::pattern(text.trim_end_matches('/'));
+    let parameters = links::parameters(&pattern, at);
+    (vec![(format!("{origin}{pattern}"), at)], parameters)
 }
 
 fn leaf(
     scene: &Element<'_>,
     name: String,
     kind: RouteKind,
-    holder: ContainerKey,
+    around: Around<'_>,
     values: &Values<'_>,
     facts: &mut Facts,
 ) {
     let at = scene.place(values);
+    let (deep_links, by_path) = address(scene, around.origin, values);
     let component = scene.property("component", values);
     let shows = component.as_ref().map_or(Shown::Unknown, |component| shown(component, values));
     let fact = RouteFact::new(Style::FluxScene, kind, name, at);
-    let fact = RouteFact { container: Some(holder), content: Some(scene.at.at), ..fact };
-    let route = match shows {
+    let fact =
+        RouteFact { container: Some(around.holder), content: Some(scene.at.at), deep_links, ..fact };
+    let mut route = match shows {
         Shown::Own(own) => {
             facts.screens.extend(screen(own, values));
             let wrapped = component.is_some_and(|component| is_wrapped(&component, values));
@@ -191,6 +233,12 @@ fn leaf(
         Shown::Missing => RouteFact { shows: Shows::Nothing, ..fact },
         Shown::Navigator(_) | Shown::Unknown => RouteFact { takes: Takes::as_read_if(true), ..fact },
     };
+    for parameter in by_path {
+        match route.parameters.iter_mut().find(|known| known.name == parameter.name) {
+            Some(known) => known.required = true,
+            None => route.parameters.push(parameter),
+        }
+    }
     facts.routes.push(route);
 }
 

@@ -1,7 +1,7 @@
 //! Linking: which addresses open which screens (reactnavigation.org, "Configuring links").
 
-use crate::facts::{At, Facts, LinkFact};
-use crate::model::Style;
+use crate::facts::{At, Facts, LinkFact, ParameterFact};
+use crate::model::{Style, Via};
 use crate::recover::code;
 use crate::recover::react_native::addresses::{Link, LooksInside, Origin};
 use crate::recover::react_native::element::{element, key_of, property};
@@ -90,6 +90,21 @@ impl Level {
 fn joined(above: &str, path: &str) -> String {
     let parts = above.split('/').chain(path.split('/'));
     parts.filter(|part| !part.is_empty()).collect::<Vec<_>>().join("/")
+}
+
+/// What a path cannot do without: its placeholders.
+pub(in crate::recover::react_native) fn parameters(pattern: &str, at: At) -> Vec<ParameterFact> {
+    let names = pattern.split('{').skip(1).filter_map(|rest| rest.split_once('}')).map(|(name, _)| name);
+    let parameter = |name: &str| ParameterFact {
+        name: name.to_owned(),
+        ty: None,
+        required: true,
+        nullable: false,
+        default: None,
+        via: Via::Path,
+        at,
+    };
+    names.map(parameter).collect()
 }
 
 /// A path with its parameters in braces: `:id`, `:id?`, `:id(\\d+)`.

@@ -86,15 +86,17 @@ fn route(
     };
     let given = whole.as_ref().and_then(|_| property(value, "params", values));
     let path = whole.as_ref().and_then(|_| values.plain_text(&property(value, "path", values)?));
-    if let Some(path) = path.filter(|path| !path.is_empty() && kind != RouteKind::Group) {
+    if let Some(path) = path.as_ref().filter(|path| !path.is_empty() && kind != RouteKind::Group) {
         facts.own.push(Link {
             style: Style::StackConfig,
-            pattern: Some(links::pattern(&path)),
+            pattern: Some(links::pattern(path)),
             origins: Vec::new(),
             module: values.program().source(at.file).module,
             to: LinkFact { route: name.clone(), at },
         });
     }
+    let by_path = path.as_ref().filter(|_| kind != RouteKind::Group);
+    let by_path = by_path.map(|path| links::parameters(&links::pattern(path), at)).unwrap_or_default();
     let (shows, holds) = match shown {
         Shown::Own(component) => {
             let fact = screen(component, values);
@@ -116,7 +118,10 @@ fn route(
         shows,
         holds,
         container: Some(container),
-        parameters: given.map(|given| routes::defaults(&given, values)).unwrap_or_default(),
+        parameters: by_path
+            .into_iter()
+            .chain(given.map(|given| routes::defaults(&given, values)).unwrap_or_default())
+            .collect(),
         takes: Takes::as_read_if(kind != RouteKind::Group),
         content: Some(value.at).filter(|at| matches!(values.kind(*at), Kind::Map(_))),
         ..RouteFact::new(Style::StackConfig, kind, name, at)

@@ -67,12 +67,12 @@ fn objects_of_names_with_nested_and_wrapped_screens() {
     lists(
         &routes(&scanned(CONFIG)),
         expect![[r#"
-        *Shelf [screen] -> ShelfScreen () App.js:9
-        Item [screen] -> ItemScreen (note?: -, itemId: -, tab?: -) <barn://items/{itemId}> App.js:10
-        *Barn [group] -> Barn () App.js:12
-        Loan [tab] -> LoanScreen (loanId?: -) App.js:12
-        *Gate [screen] -> - () App.js:13
-        Main [group] -> Tabs () App.js:13"#]],
+            *Shelf [screen] -> ShelfScreen () App.js:9
+            Item [screen] -> ItemScreen (itemId: -, note?: -, tab?: -) <barn://items/{itemId}> App.js:10
+            *Barn [group] -> Barn () App.js:12
+            Loan [tab] -> LoanScreen (loanId?: -) App.js:12
+            *Gate [screen] -> - () App.js:13
+            Main [group] -> Tabs () App.js:13"#]],
     );
 }
 
