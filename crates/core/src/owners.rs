@@ -331,12 +331,12 @@ impl<'p> Owners<'p> {
         }
         let Some(declared) = self.values.class(class) else { return };
         let program = self.values.program();
-        let made = self.values.makes(class).iter();
+        let made = self.values.makes(class);
         let typed = program.typed(&declared.name).iter();
-        for &at in made.chain(typed) {
+        for &at in made.iter().chain(typed) {
             let inside = at.file == class.file
                 && self.values.tree(at).span(class.id).holds(self.values.tree(at).span(at.id));
-            if !inside && self.means(at, class, &declared.name) {
+            if !inside && (made.contains(&at) || self.means(at, class, &declared.name)) {
                 self.collect(at, seen, depth + 1, found);
             }
         }
