@@ -3,6 +3,7 @@
 use super::{Absent, At, ContainerKey, RouteKey};
 use crate::model::{Form, ResultSide, Style, Verb, Via};
 use crate::values::{Ref, Shape};
+use smol_str::SmolStr;
 
 /// How an argument says which parameter it is for.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -113,6 +114,8 @@ pub struct CallFact {
     pub arguments: Vec<ArgumentFact>,
     /// Whether it may pass more than is listed.
     pub open: bool,
+    /// The class of the one object that holds all it passes, with what that derives from.
+    pub object: Vec<SmolStr>,
     /// What it passes is put to what the route was given before: it hands back a result.
     pub merges: bool,
     /// Route text written in place.
@@ -146,6 +149,7 @@ impl CallFact {
             form: Form::Dynamic,
             arguments: Vec::new(),
             open: false,
+            object: Vec::new(),
             merges: false,
             literal: None,
             checked: false,

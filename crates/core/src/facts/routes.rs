@@ -207,6 +207,8 @@ pub enum Sight {
     Below,
     /// From directly inside it.
     Inside,
+    /// It is no place to call from: who stands in it stands where those do that show it.
+    Through,
     /// From inside it, if it is declared on the caller or on what lies below the caller.
     AtOrAbove,
 }

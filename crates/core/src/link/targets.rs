@@ -188,7 +188,8 @@ impl View {
         let routes = screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
         let standing: Vec<RouteId> =
             routes.filter(|&route| graph.routes[route].container.is_some()).collect();
-        let containers = standing.iter().filter_map(|&route| graph.routes[route].container).collect();
+        let containers = standing.iter().filter_map(|&route| graph.routes[route].container);
+        let containers = containers.flat_map(|container| seen_through(container, 0, graph)).collect();
         let mut hosted: Vec<ContainerId> =
             screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
         let (mut outer, mut anywhere) = (false, false);
@@ -225,7 +226,7 @@ impl View {
         let Some(container) = graph.routes[route].container else { return true };
         let holder = &graph.containers[container];
         match holder.sight {
-            Sight::Anywhere => true,
+            Sight::Anywhere | Sight::Through => true,
             _ if self.anywhere => true,
             Sight::Inside if self.controller => self.hosted.contains(&container),
             Sight::Inside if self.outer => holder.is_app,
@@ -243,6 +244,16 @@ impl View {
     fn is_hosted(&self, container: ContainerId, graph: &Graph<'_>) -> bool {
         graph.around(container).iter().any(|around| self.hosted.contains(around))
     }
+}
+
+/// A container, or, where it is no place to call from, those that its hosts stand in.
+fn seen_through(container: ContainerId, depth: usize, graph: &Graph<'_>) -> Vec<ContainerId> {
+    if graph.containers[container].sight != Sight::Through {
+        return vec![container];
+    }
+    let hosts = graph.screens.iter().filter(|screen| depth < 8 && screen.hosts.contains(&container));
+    let around = hosts.flat_map(|screen| &screen.routes).filter_map(|&route| graph.routes[route].container);
+    around.flat_map(|outer| seen_through(outer, depth + 1, graph)).collect()
 }
 
 /// An id: of an action of its own, of the graphs around, or of a destination that can be seen.

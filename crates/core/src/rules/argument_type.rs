@@ -24,6 +24,13 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if call.completes_itself() {
             continue;
         }
+        if let (true, Some((name, wanted))) = (call.passes_another(route), &route.whole) {
+            let passed = call.fact.object.first().map(|own| own.as_str()).unwrap_or_default();
+            let message = format!("`{name}` is taken as {wanted}, and a {passed} is passed");
+            let report = Report::new(call.fact.at, &format!("{}.{name}", route.fact.name), message);
+            sink.push(report.related(format!("`{}` is declared here", route.fact.name), route.fact.at));
+            continue;
+        }
         for argument in call.arguments.iter().filter(|argument| route.is_whole(&argument.name)) {
             let (Some(passed), Some((name, wanted))) = (&argument.fact.ty, &route.whole) else { continue };
             if known(passed).is_some() {

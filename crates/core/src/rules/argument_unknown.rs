@@ -26,6 +26,10 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if route.declares_by_reads() && !call.asks_by_query() {
             continue;
         }
+        // What is passed in place of the whole is the matter of its type.
+        if call.passes_another(route) {
+            continue;
+        }
         if call.asks_by_query() && route.screen.is_none_or(|screen| graph.screens[screen].whole_bag) {
             continue;
         }

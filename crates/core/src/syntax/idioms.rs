@@ -78,6 +78,8 @@ pub struct Idioms {
     pub entry_parts: [&'static [&'static str]; 2],
     /// Members of a function value that run it.
     pub runs: &'static [&'static str],
+    /// What makes a changed copy of an object of a data class.
+    pub copies: &'static str,
     /// What makes a pair of its arguments.
     pub pairs: &'static str,
     /// How the names of functions begin that escape text for its place in an address.
@@ -236,6 +238,7 @@ impl Idioms {
         makes_map: &[],
         entry_parts: [&[], &[]],
         runs: &[],
+        copies: "",
         pairs: "",
         escapes: &["encode"],
         memberwise: false,

@@ -9,6 +9,8 @@ pub enum Modifier {
     Constructor,
     /// It calls another of its class: an initialiser.
     Convenience,
+    /// Its objects are what they hold, and can be copied with changes.
+    Data,
     /// It declares cases.
     Enum,
     /// Nobody derives from it.
@@ -58,6 +60,7 @@ impl Modifier {
         Some(match word {
             "abstract" => Self::Abstract,
             "constructor" => Self::Constructor,
+            "data" => Self::Data,
             "convenience" => Self::Convenience,
             "enum" => Self::Enum,
             "final" => Self::Final,

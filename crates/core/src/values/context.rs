@@ -82,11 +82,23 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn made_class(&self, expr: &Expr) -> Option<Ref> {
         let call = self.tree(expr.at).call(expr.at.id)?;
-        match self.definition(&expr.with(call.callee), &Fuel::new())? {
-            Def::Class(class) => Some(class),
-            Def::Functions(found) => found.first().and_then(|&function| self.constructed(function)),
-            _ => None,
+        match self.definition(&expr.with(call.callee), &Fuel::new()) {
+            Some(Def::Class(class)) => Some(class),
+            Some(Def::Functions(found)) => found.first().and_then(|&function| self.constructed(function)),
+            Some(_) => None,
+            None => self.copied_class(expr, call),
         }
+    }
+
+    /// The class of an object that is made by copying another: `tool.copy(id = 2)` of a data class.
+    pub(super) fn copied_class(&self, expr: &Expr, call: &Call) -> Option<Ref> {
+        let tree = self.tree(expr.at);
+        (!tree.idioms.copies.is_empty() && tree.callee(call)?.0 == tree.idioms.copies).then_some(())?;
+        let class = match tree.receiver(call) {
+            Some(of) => self.type_of(&expr.with(of))?.class?,
+            None => self.enclosing_named_class(expr.at)?,
+        };
+        self.class(class).filter(|declared| declared.is(Modifier::Data)).map(|_| class)
     }
 
     /// The class that a constructor with a name of its own makes an object of.

@@ -371,6 +371,9 @@ impl<'p> Values<'p> {
             }
             _ => {}
         }
+        if self.copied_class(expr, call).is_some() {
+            return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)];
+        }
         self.eval_library_call(expr, call, fuel).unwrap_or_else(Value::unknown)
     }
 

@@ -64,7 +64,11 @@ impl Bag<'_> {
         let class = ty.and_then(|ty| values.class_named(at, &ty.name));
         if let (Some(class), Some(cast)) = (class, cast) {
             let parts = parameters(class, values).into_iter();
-            let parameters = parts.map(|part| ParameterFact { via: self.via, ..part }).collect();
+            // Where the whole may be absent, so may its parts.
+            let required = |part: &ParameterFact| part.required && !cast.nullable;
+            let parameters = parts
+                .map(|part| ParameterFact { via: self.via, required: required(&part), ..part })
+                .collect();
             let whole = (self.name.to_owned(), cast.written());
             facts.own.push(TakenWhole { whole, parameters, site: top });
         }
@@ -181,6 +185,10 @@ fn outermost<'p>(at: Ref, values: &Values<'p>) -> (Ref, Option<&'p TypeName>) {
     while let Some(parent) = tree.node(top).parent {
         match tree.kind(parent) {
             Kind::Unary { op, .. } if *op == UnaryOp::Force => top = parent,
+            // A stand-in for one that is absent.
+            Kind::Binary { op: BinaryOp::OrElse, left, .. } if *left == top && cast.is_some_and(is_map) => {
+                top = parent;
+            }
             Kind::Cast { ty, of, .. } if *of == top => {
                 cast = Some(ty);
                 top = parent;

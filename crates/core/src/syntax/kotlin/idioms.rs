@@ -82,6 +82,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     map_rounds: Some(Listing::Entries),
     makes_map: &["hashMapOf", "linkedMapOf", "mapOf", "mutableMapOf", "persistentMapOf"],
     entry_parts: [&["first", "key"], &["second", "value"]],
+    copies: "copy",
     pairs: "Pair",
     counts: &["withIndex"],
     runs: &["invoke"],

@@ -128,8 +128,19 @@ fn first_inside(tab: Ref, values: &Values<'_>) -> Option<Ref> {
         .iter()
         .find(|at| tree.span(tab.id).holds(tree.span(at.id)))?;
     let call = tree.call(inside.id)?;
-    let screen = Expr::new(*inside).with(call.arg("screen", 0)?);
+    let screen = first_screen(&Expr::new(*inside), call, values)?;
     values.eval(&screen).iter().find_map(|value| values.object_class(value))
+}
+
+/// What a navigator shows first: its screen, or the last of its screens, which lies on top.
+fn first_screen(expr: &Expr, call: &Call, values: &Values<'_>) -> Option<Expr> {
+    let list = call.args.iter().find(|arg| arg.name.as_deref() == Some("screens")).map(|arg| arg.value);
+    let given = expr.with(list.or_else(|| call.arg("screen", 0)).or_else(|| call.arg("tab", 0))?);
+    let made = code::callee_name(values.built(&given).root.at, values) == "listOf";
+    match list.is_some() || made {
+        true => values.elements(&given).pop(),
+        false => Some(given),
+    }
 }
 
 /// A parameter of a class that cannot be saved when the system stops the app.
@@ -181,9 +192,7 @@ fn start(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     if values.calls_own_function(&expr, call) || !code::imports(at.file, PACKAGE, values) {
         return;
     }
-    let Some(first) = call.arg("screen", 0).or_else(|| call.arg("tab", 0)).map(|id| expr.with(id)) else {
-        return;
-    };
+    let Some(first) = first_screen(&expr, call, values) else { return };
     let place = code::node_at(first.at, values);
     let classes = values.eval(&first).into_iter().filter_map(|value| values.object_class(&value));
     let starts: Vec<StartFact> = classes
@@ -253,11 +262,13 @@ impl Navigator {
     /// The navigator that a call is made on.
     fn of_call(at: Ref, call: &Call, values: &Values<'_>) -> Option<Self> {
         let expr = Expr::new(at);
-        if values.calls_own_function(&expr, call) {
+        // What is called on a navigator is its own, whatever extensions of the name there are.
+        let own = values.tree(at).receiver(call).and_then(|of| Self::of(&expr.with(of), values));
+        if own.is_none() && values.calls_own_function(&expr, call) {
             return None;
         }
         match values.tree(at).receiver(call) {
-            Some(of) => Self::of(&expr.with(of), values),
+            Some(_) => own,
             None => values
                 .implicit_type(&expr)
                 .filter(|ty| ty.class.is_none())

@@ -9,6 +9,7 @@ use crate::recover::flutter::navigator::{NavigatorCall, calls};
 use crate::recover::flutter::results;
 use crate::syntax::Kind;
 use crate::values::{Expr, Site, Values};
+use smol_str::SmolStr;
 
 /// Methods that take a name, and what they do.
 const METHODS: &[(&str, Verb)] = &[
@@ -40,14 +41,24 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 fn by_name(call: &NavigatorCall<'_>, name: &Expr, site: &Site, verb: Verb, values: &Values<'_>) -> CallFact {
     let target = site.bind(name);
     let passed = call.named("arguments").map(|value| site.bind(&value));
+    let object = passed.as_ref().map(|value| object(value, values)).unwrap_or_default();
     let (arguments, open) = passed.map(|value| arguments(&value, WHOLE, values)).unwrap_or_default();
     let base = CallFact::new(Style::NamedTable, verb, site.at, code::callee_at(site.at, values));
     CallFact {
         host: call.host.clone(),
         arguments,
         open,
+        object,
         ..code::said(base, &target, TargetFact::Text, values)
     }
+}
+
+/// The class of an object that is passed, with what it derives from.
+fn object(value: &Expr, values: &Values<'_>) -> Vec<SmolStr> {
+    let made = values.built(&code::seen_through(value, values)).root;
+    let class = values.made_class(&made).or_else(|| values.type_of(value)?.class);
+    let lineage = class.map(|class| values.lineage(class)).unwrap_or_default();
+    lineage.into_iter().filter_map(|class| Some(values.class(class)?.name.clone())).collect()
 }
 
 /// What is passed: a map by its keys, an object by its constructor, or one value. Whether there may be

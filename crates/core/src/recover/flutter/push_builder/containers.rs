@@ -2,7 +2,7 @@
 
 use super::route;
 use crate::facts::{
-    ContainerFact, ContainerKey, Facts, Opened, RedirectFact, RouteFact, ShownBy, Start, StartFact,
+    ContainerFact, ContainerKey, Facts, Opened, RedirectFact, RouteFact, ShownBy, Sight, Start, StartFact,
     TargetFact,
 };
 use crate::model::{RouteKind, Style};
@@ -86,6 +86,11 @@ fn contains(at: Ref, shown: &[Shown], kind: RouteKind, values: &Values<'_>, fact
     facts.containers.push(ContainerFact {
         start: Start::Said(vec![StartFact::new(start.name, start.at)]),
         shown_by: ShownBy::App,
+        // Of these only one has a stack of its own.
+        sight: match code::callee_name(at, values) {
+            "Navigator" => Sight::Anywhere,
+            _ => Sight::Through,
+        },
         sites: vec![at],
         ..ContainerFact::new(key)
     });
