@@ -2,7 +2,7 @@
 
 use super::graph::{Graph, Route};
 use super::{containers, shadows, starts};
-use crate::facts::{Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, ScreenId, Shows, Space};
+use crate::facts::{Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, RouteKey, ScreenId, Shows, Space};
 use crate::names::without_names;
 use crate::values::Values;
 use rustc_hash::{FxHashMap, FxHashSet};
@@ -90,7 +90,7 @@ pub(super) fn add(facts: Vec<RouteFact>, graph: &mut Graph<'_>, values: Values<'
 /// shape in one host the earlier takes all calls.
 fn find_duplicates(graph: &mut Graph<'_>) {
     let mut last: FxHashMap<(ContainerId, String), RouteId> = FxHashMap::default();
-    let mut named: FxHashMap<(ContainerId, String), Vec<RouteId>> = FxHashMap::default();
+    let mut named: FxHashMap<(ContainerId, Option<RouteKey>, String), Vec<RouteId>> = FxHashMap::default();
     let mut in_order: Vec<RouteId> = graph.routes.indices().collect();
     in_order.sort_by_key(|&i| graph.routes[i].fact.order);
     for i in in_order {
@@ -101,7 +101,7 @@ fn find_duplicates(graph: &mut Graph<'_>) {
                 Space::App => graph.roots(container).first().copied().unwrap_or(container),
                 Space::Container => container,
             };
-            let earlier = named.entry((space, route.fact.name.clone())).or_default();
+            let earlier = named.entry((space, route.fact.parent, route.fact.name.clone())).or_default();
             let winner = earlier.iter().copied().find(|&other| !exclude(&graph.routes[other], route));
             earlier.push(i);
             graph.routes[i].loses_to = winner;

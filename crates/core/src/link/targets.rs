@@ -429,7 +429,21 @@ fn first_of(shapes: &[Shape], style: Style, view: &View, graph: &Graph<'_>) -> R
     let mut found = shapes.iter().map(|shape| by_name(shape, style, view, graph));
     let last = shapes.last().map(|shape| by_name(shape, style, view, graph));
     let declared = found.find(|way| way.status == CallStatus::Resolved);
-    declared.or(last).unwrap_or_else(|| Resolved::status(CallStatus::Dynamic))
+    let below = || shapes.iter().find_map(|shape| below_here(shape, style, view, graph));
+    declared.or_else(below).or(last).unwrap_or_else(|| Resolved::status(CallStatus::Dynamic))
+}
+
+/// A route that is registered below the one that the call stands on: `shelf/item` for `item`.
+fn below_here(shape: &Shape, style: Style, view: &View, graph: &Graph<'_>) -> Option<Resolved> {
+    let name = shape.plain()?;
+    let here: Vec<&str> = view.standing.iter().map(|&route| graph.routes[route].fact.name.as_str()).collect();
+    let found = graph.routes.indices().filter(|&route| {
+        let fact = &graph.routes[route].fact;
+        let around = fact.name.strip_suffix(name.as_str()).and_then(|rest| rest.strip_suffix('/'));
+        fact.style == style && around.is_some_and(|around| here.is_empty() || here.contains(&around))
+    });
+    let found: Vec<RouteId> = found.collect();
+    (!found.is_empty()).then(|| Resolved::to(found))
 }
 
 /// More patterns than this that a text may only possibly mean are as good as unknown.

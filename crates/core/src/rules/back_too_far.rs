@@ -68,7 +68,7 @@ fn depths(graph: &Graph<'_>) -> IndexVec<RouteId, Option<u32>> {
         for call in graph.calls_of(screen).filter(leads) {
             for &target in &call.targets {
                 match call.fact.verb {
-                    Verb::Reset => todo.push_front((target, call.fact.lands)),
+                    Verb::Reset => todo.push_front((target, call.fact.lands.max(lies_on(graph, target)))),
                     Verb::Present if call.ways.presents == Presents::Apart => todo.push_front((target, 0)),
                     Verb::Tab | Verb::Replace => todo.push_front((target, depth)),
                     _ => todo.push_back((target, depth + 1)),
@@ -77,6 +77,13 @@ fn depths(graph: &Graph<'_>) -> IndexVec<RouteId, Option<u32>> {
         }
     }
     depths
+}
+
+/// What stands beside an app's content lies on some of it, however one gets there.
+fn lies_on(graph: &Graph<'_>, route: RouteId) -> u32 {
+    let container = graph.routes[route].container.map(|container| &graph.containers[container]);
+    let beside = container.is_some_and(|c| !c.is_app && c.says.is_open() && c.starts.is_empty());
+    u32::from(beside && !graph.routes[route].start)
 }
 
 #[cfg(test)]

@@ -51,6 +51,9 @@ impl<'p> Values<'p> {
 
     fn built_with(&self, expr: &Expr, fuel: &Fuel) -> Built {
         let Some(_step) = fuel.step() else { return Built::unknown(expr) };
+        if let Some(bound) = expr.bound(expr.at) {
+            return self.built_with(&bound, fuel);
+        }
         match self.kind(expr.at) {
             Kind::Name(_) | Kind::Member(_) => match self.definition(expr, fuel) {
                 Some(Def::Variable(at)) => self.built_variable(at, expr, fuel),
@@ -80,6 +83,10 @@ impl<'p> Values<'p> {
                     }
                 }
             }
+            Kind::Index { .. } => match self.indexed(expr, fuel) {
+                found if !found.open && found.known.len() == 1 => self.built_with(&found.known[0], fuel),
+                _ => Built::whole(expr),
+            },
             Kind::Return(Some(value)) => self.built_with(&expr.with(*value), fuel),
             Kind::Block(items) => match items.last() {
                 Some(&last) => self.built_with(&expr.with(last), fuel),

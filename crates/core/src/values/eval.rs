@@ -201,6 +201,9 @@ impl<'p> Values<'p> {
         if let Some(resource) = self.resource(expr) {
             return vec![Value::new(resource, Form::Resource)];
         }
+        if let Some(bound) = expr.bound(expr.at) {
+            return self.eval_with(&bound, fuel);
+        }
         let of = expr.with(member.of);
         if let Kind::This = self.kind(of.at)
             && let Some(values) = self.eval_overridden(expr, &member.name, fuel)

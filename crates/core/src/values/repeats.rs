@@ -2,7 +2,7 @@
 //! together.
 
 use super::rounds::Round;
-use super::{Expr, Frame, Fuel, Ref, Values};
+use super::{Def, Expr, Frame, Fuel, Ref, Values};
 use crate::syntax::{Id, Kind};
 use std::sync::Arc;
 
@@ -103,6 +103,27 @@ impl Values<'_> {
                 _ => None,
             }
         });
-        parts.collect()
+        let parts: Vec<(Ref, Expr)> = parts.collect();
+        parts.into_iter().chain(self.bound_members(way, around.holder, key, value)).collect()
+    }
+
+    /// `entry.Key` and `entry.Value`: the members of an entry stand for its parts.
+    fn bound_members(&self, way: &Expr, holder: Id, key: &Expr, value: &Expr) -> Vec<(Ref, Expr)> {
+        let tree = self.tree(way.at);
+        let holder = Ref { file: way.at.file, id: holder };
+        let of_holder = |at: &Ref| {
+            let Kind::Member(member) = tree.kind(at.id) else { return false };
+            let of = Ref { file: at.file, id: member.of };
+            matches!(tree.kind(of.id), Kind::Name(name)
+                if matches!(self.resolve(of, name), Some(Def::Variable(to) | Def::Parameter(to)) if to == holder))
+        };
+        let mut bound = Vec::new();
+        for (names, part) in tree.idioms.entry_parts.iter().zip([key, value]) {
+            for name in *names {
+                let uses = self.program.uses_in(way.at.file, name).iter().copied();
+                bound.extend(uses.filter(of_holder).map(|at| (at, part.clone())));
+            }
+        }
+        bound
     }
 }

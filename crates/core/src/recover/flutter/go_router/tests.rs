@@ -160,10 +160,10 @@ final log = Log()..go('/nowhere')..push('/nowhere');
     lists(
         &routes(&document),
         expect![[r#"
-        *home [screen] -> HomePage () main.dart:6
-        item [screen] -> ItemPage (id: String, tab?: String) main.dart:7
-        loan [screen] -> ItemPage (id: String, copies?: int) main.dart:8
-        /note [screen] -> ItemPage (extra: String) main.dart:9"#]],
+            *home [screen] -> HomePage () main.dart:6
+            item [screen] -> ItemPage (id: String, tab?: String) main.dart:7
+            loan [screen] -> ItemPage (id?: String, copies?: int) main.dart:8
+            /note [screen] -> ItemPage (extra: String) main.dart:9"#]],
     );
 }
 

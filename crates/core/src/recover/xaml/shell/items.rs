@@ -95,11 +95,24 @@ fn content(
     let taken = class.map(|class| receives::parameters(class, values)).unwrap_or_default();
     Some(RouteFact {
         container: Some(shells::content(document)),
+        parent: group_around(element, document, values),
         parameters: taken.declared,
         takes: Takes::as_read_if(taken.by_reads),
         shows,
         ..RouteFact::new(STYLE, RouteKind::Screen, name, at)
     })
+}
+
+/// The group that an element stands in: equal names in two of them are two addresses.
+fn group_around(element: &Element, document: &Document<'_>, values: &Values<'_>) -> Option<RouteKey> {
+    let mut parent = element.parent;
+    while let Some(around) = parent.map(|id| document.markup.element(id)) {
+        if GROUPS.contains(&around.name.as_str()) && route(around, values).is_some() {
+            return Some(RouteKey(At { file: document.file, span: around.span }));
+        }
+        parent = around.parent;
+    }
+    None
 }
 
 /// The class of the page that an element of content shows: by a template, as an element, or itself.

@@ -1,9 +1,7 @@
 //! Pages that code registers by a name.
 
 use super::{STYLE, receives, shells};
-use crate::facts::{
-    At, ContainerFact, ContainerKey, Facts, Holds, Opened, RouteFact, ShownBy, Shows, Start, Takes,
-};
+use crate::facts::{At, Facts, Opened, RouteFact, Shows, Takes, UnreadFact};
 use crate::model::RouteKind;
 use crate::recover::code;
 use crate::recover::xaml::said;
@@ -29,10 +27,11 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 facts.routes.extend(route(site, &here.with(name.value), &ty, values));
             }
         } else {
-            facts.routes.extend(of_table(&here.with(page.value), values));
+            facts.routes.extend(of_table(at, &here.with(name.value), &here.with(page.value), values));
         }
         if facts.routes.len() == before {
-            facts.containers.extend(unknown(at, values));
+            // Any name may be a route.
+            facts.unread.push(UnreadFact { style: STYLE, container: None, at: code::callee_at(at, values) });
         }
     }
     for (at, call) in code::calls(file, values, WITH_SERVICE) {
@@ -45,30 +44,16 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     }
 }
 
-/// What a table holds, each under its key, where a loop registers all of it.
-fn of_table(page: &Expr, values: &Values<'_>) -> Vec<RouteFact> {
-    let tree = values.tree(page.at);
-    let Kind::Member(member) = tree.kind(page.at.id) else { return Vec::new() };
-    let Some((name, _)) = tree.last_name(member.of) else { return Vec::new() };
-    let table = tree.ancestors(page.at.id).find_map(|up| match tree.kind(up) {
-        Kind::Other(items) => tree.variable(*items.first()?).filter(|each| each.name == *name)?.each,
-        _ => None,
-    });
-    let entries = table.and_then(|over| values.entries(&page.with(over)));
-    let each = entries.into_iter().flat_map(|entries| entries.known).filter_map(|(key, value)| {
-        let Kind::ClassOf(ty) = values.kind(value.at) else { return None };
-        declared(values.plain_text(&key)?, ty, code::node_at(key.at, values), value.at, values)
+/// What a loop over a table registers, one a round.
+fn of_table(at: Ref, name: &Expr, page: &Expr, values: &Values<'_>) -> Vec<RouteFact> {
+    let rounds = values.in_rounds(&Expr::new(at));
+    let each = rounds.iter().filter_map(|round| {
+        let (name, page) = (round.with(name.at.id), round.with(page.at.id));
+        let shown = values.built(&page).root;
+        let Kind::ClassOf(ty) = values.kind(shown.at) else { return None };
+        declared(values.plain_text(&name)?, ty, code::node_at(shown.at, values), shown.at, values)
     });
     each.collect()
-}
-
-/// Something is registered that is not known: any name may be a route.
-fn unknown(at: Ref, values: &Values<'_>) -> Option<ContainerFact> {
-    let place = code::callee_at(at, values);
-    shells::shell(at.file, values)?;
-    let key = ContainerKey(place);
-    let (shown_by, start, holds) = (ShownBy::Itself, Start::OPEN, Holds::MayBeMore);
-    Some(ContainerFact { shown_by, start, holds, ..ContainerFact::new(key) })
 }
 
 fn route(site: Ref, name: &Expr, ty: &TypeName, values: &Values<'_>) -> Option<RouteFact> {
