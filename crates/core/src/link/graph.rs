@@ -369,7 +369,8 @@ impl Call {
     #[must_use]
     pub fn passes_another(&self, route: &Route) -> bool {
         let wanted = route.whole.as_ref().map(|(_, wanted)| wanted.trim_end_matches('?'));
-        !self.fact.object.is_empty() && wanted.is_some_and(|wanted| self.fact.object.iter().all(|own| own != wanted))
+        !self.fact.object.is_empty()
+            && wanted.is_some_and(|wanted| self.fact.object.iter().all(|own| own != wanted))
     }
 
     /// Whether it leads forward to something it names.

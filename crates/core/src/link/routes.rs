@@ -2,7 +2,9 @@
 
 use super::graph::{Graph, Route};
 use super::{containers, shadows, starts};
-use crate::facts::{Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, RouteKey, ScreenId, Shows, Space};
+use crate::facts::{
+    Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, RouteKey, ScreenId, Shows, Space,
+};
 use crate::names::without_names;
 use crate::values::Values;
 use rustc_hash::{FxHashMap, FxHashSet};

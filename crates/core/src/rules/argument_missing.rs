@@ -28,7 +28,8 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let route = &graph.routes[shown];
         let action = call.action.filter(|_| shown == *target);
         // What is passed in place of the whole is the matter of its type.
-        if call.passes_another(route) || call.arguments.iter().any(|argument| route.is_whole(&argument.name)) {
+        if call.passes_another(route) || call.arguments.iter().any(|argument| route.is_whole(&argument.name))
+        {
             continue;
         }
         for parameter in parameters_of(graph, action, shown) {

@@ -18,6 +18,8 @@ pub enum Language {
     },
     /// Swift source.
     Swift,
+    /// Objective-C source or header.
+    ObjectiveC,
     /// Python source.
     Python,
     /// A document of Kivy's own language.
@@ -62,6 +64,7 @@ impl Language {
             "ts" | "mts" | "cts" => (!name.ends_with(".d.ts")).then_some(Self::Script { elements: false }),
             "tsx" | "jsx" | "js" | "mjs" | "cjs" => Some(Self::Script { elements: true }),
             "swift" => (name != "Package.swift").then_some(Self::Swift),
+            "m" | "mm" | "h" => Some(Self::ObjectiveC),
             "py" => Some(Self::Python),
             "kv" => Some(Self::Kv),
             "cs" => Some(Self::CSharp),
@@ -84,7 +87,7 @@ impl Language {
             Self::Script { .. } => Platform::ReactNative,
             Self::Python | Self::Kv => Platform::Kivy,
             Self::CSharp | Self::Xaml => Platform::Xaml,
-            Self::Swift | Self::Storyboard | Self::PropertyList => Platform::Apple,
+            Self::Swift | Self::ObjectiveC | Self::Storyboard | Self::PropertyList => Platform::Apple,
         }
     }
 

@@ -10,6 +10,7 @@ use crate::model::Skipped;
 use ignore::gitignore::{Gitignore, GitignoreBuilder};
 use ignore::{DirEntry, WalkBuilder};
 use rayon::prelude::*;
+use rustc_hash::FxHashSet;
 use std::path::{Path, PathBuf};
 
 /// A larger file is no hand-written screen.
@@ -41,6 +42,7 @@ pub fn discover_without(root: &Path, left_out: &[String]) -> Result<SourceTree, 
 
     let mut found = list(root, &matcher(root, left_out));
     found.sources.sort_by(|a, b| a.0.cmp(&b.0));
+    leave_bare_headers(&mut found.sources);
     let read: Vec<_> = found.sources.par_iter().map(|(path, language)| read(root, path, *language)).collect();
     let mut files = Vec::new();
     for outcome in read {
@@ -182,6 +184,15 @@ fn relative(root: &Path, path: &Path) -> Option<String> {
 enum Outcome {
     Read(Box<SourceFile>, Option<Skipped>),
     Skipped(Skipped),
+}
+
+/// A header is of Objective-C where something of it stands beside; else it is C's, and says nothing.
+fn leave_bare_headers(sources: &mut Vec<(String, Language)>) {
+    let folder = |path: &str| path.rsplit_once('/').map_or(String::new(), |(folder, _)| folder.to_owned());
+    let is_header = |path: &str| path.ends_with(".h");
+    let own = sources.iter().filter(|(path, language)| *language == Language::ObjectiveC && !is_header(path));
+    let own: FxHashSet<String> = own.map(|(path, _)| folder(path)).collect();
+    sources.retain(|(path, _)| !is_header(path) || own.contains(&folder(path)));
 }
 
 fn read(root: &Path, path: &str, language: Language) -> Outcome {

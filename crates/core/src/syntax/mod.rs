@@ -11,6 +11,7 @@ mod kv;
 mod markup;
 mod modifiers;
 mod nodes;
+mod objc;
 mod operators;
 mod python;
 mod repair;
@@ -72,6 +73,7 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
         Language::Java => java::parse(file.text.as_str()),
         Language::Script { elements } => script::parse(file.text.as_str(), elements),
         Language::Swift => swift::parse(file.text.as_str()),
+        Language::ObjectiveC => objc::parse(file.text.as_str()),
         Language::Python => python::parse(file.text.as_str()),
         Language::Kv => kv::parse(file.text.as_str()),
         Language::CSharp => csharp::parse(file.text.as_str()),
@@ -82,7 +84,7 @@ pub fn parse(file: &SourceFile, sources: &SourceTree) -> Parsed {
     if let (Some(library), Body::Code(tree)) = (library_of(file), &mut body) {
         name_libraries(tree, library, file, sources);
     }
-    if let (Language::Swift, Body::Code(tree)) = (file.language, &mut body) {
+    if let (Language::Swift | Language::ObjectiveC, Body::Code(tree)) = (file.language, &mut body) {
         tree.package = target_of(file, sources).into();
     }
     let problem = problem.map(|p| Problem { line: file.text.position(p.0).0, what: p.1 });
@@ -165,6 +167,7 @@ pub(crate) fn declaring_words(language: Language) -> &'static [&'static str] {
         Language::Java => java::DECLARING,
         Language::Script { .. } => script::DECLARING,
         Language::Swift => swift::DECLARING,
+        Language::ObjectiveC => objc::DECLARING,
         Language::Python => python::DECLARING,
         Language::Kv => kv::DECLARING,
         Language::CSharp => csharp::DECLARING,

@@ -18,7 +18,7 @@ pub(super) const CONTAINERS: &[&str] =
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: None,
     speaks: SPEAKS,
-    words: &["ViewController {", "ViewController,"],
+    words: &["ViewController {", "ViewController,", "@interface"],
     recover,
     ..StyleRecoverer::SHARED
 };

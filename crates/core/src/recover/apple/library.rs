@@ -4,7 +4,7 @@ use crate::source::Language;
 use crate::values::Library;
 
 pub(in crate::recover) const LIBRARY: Library = Library {
-    speaks: |language| language == Language::Swift,
+    speaks: |language| matches!(language, Language::Swift | Language::ObjectiveC),
     members: &[
         ("indexPathForSelectedRow", "IndexPath?"),
         ("navigationController", "UINavigationController?"),

@@ -1,6 +1,8 @@
 //! Apple: SwiftUI by value and by links that carry their view, UIKit in code, storyboards.
 
 mod initialiser;
+#[cfg(test)]
+mod objc_tests;
 mod pages;
 mod scenes;
 mod shown;
@@ -25,7 +27,7 @@ const WAYS: Ways =
     Ways { addresses: Addresses::InCode, presents: Presents::Apart, objects: Objects::Whole, ..Ways::PLAIN };
 
 /// What these apps are written in.
-const SPEAKS: fn(Language) -> bool = |language| language == Language::Swift;
+const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::Swift | Language::ObjectiveC);
 
 /// Whether a file is of an app of the platform, not of the native host of an app that is written in
 /// something else: those lie in a folder named for the platform.

@@ -29,7 +29,7 @@ const STYLE: Style = Style::Storyboard;
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(STYLE),
-    speaks: |language| matches!(language, Language::Swift | Language::Storyboard),
+    speaks: |language| matches!(language, Language::Swift | Language::ObjectiveC | Language::Storyboard),
     words: &["performSegue", "UIStoryboard", "UIStoryboardSegue"],
     recover,
     ways: Ways { names: Names::Text, ..WAYS },

@@ -2,7 +2,8 @@
 
 use super::{of_package, props};
 use crate::facts::{
-    At, ContainerFact, ContainerKey, Facts, Holds, Offers, ParameterFact, RouteFact, ShownBy, Shows, Start, StartFact, Takes,
+    At, ContainerFact, ContainerKey, Facts, Holds, Offers, ParameterFact, RouteFact, ShownBy, Shows, Start,
+    StartFact, Takes,
 };
 use crate::model::{RouteKind, Style};
 use crate::recover::react_native::components::{Shown, path, screen, shown};
@@ -216,8 +217,7 @@ fn leaf(
     let component = scene.property("component", values);
     let shows = component.as_ref().map_or(Shown::Unknown, |component| shown(component, values));
     let fact = RouteFact::new(Style::FluxScene, kind, name, at);
-    let fact =
-        RouteFact { container: Some(around.holder), content: Some(scene.at.at), deep_links, ..fact };
+    let fact = RouteFact { container: Some(around.holder), content: Some(scene.at.at), deep_links, ..fact };
     let mut route = match shows {
         Shown::Own(own) => {
             facts.screens.extend(screen(own, values));
