@@ -147,7 +147,10 @@ fn is_above(graph: &Graph<'_>, outer: RouteId, inner: RouteId) -> bool {
     false
 }
 
-/// The packages that the source declares, each cut after its second part.
+/// Names of libraries share their first two parts with those who use them: `com.maker`.
+const NAMESPACE_PARTS: usize = 3;
+
+/// The packages that the source declares, each cut after its third part.
 fn namespaces(values: Values<'_>) -> Vec<String> {
     let program = values.program();
     let packages = program.parsed().map(|file| program.tree(file).package.to_string());
@@ -155,7 +158,7 @@ fn namespaces(values: Values<'_>) -> Vec<String> {
     let mut cut: Vec<String> = packages
         .chain(modules)
         .filter(|package| !package.is_empty())
-        .map(|package| package.split('.').take(2).collect::<Vec<_>>().join(".") + ".")
+        .map(|package| package.split('.').take(NAMESPACE_PARTS).collect::<Vec<_>>().join(".") + ".")
         .collect();
     cut.sort_unstable();
     cut.dedup();

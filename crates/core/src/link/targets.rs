@@ -566,7 +566,10 @@ fn by_class(class: Ref, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
     let Some(screen) = graph.screen_of(class).map(|screen| &graph.screens[screen]) else {
         return Resolved::status(CallStatus::External);
     };
+    // A class that two source sets declare is one of two.
+    let same = graph.screens.iter().filter(|other| other.fact.path == screen.fact.path);
+    let routes = same.flat_map(|screen| screen.routes.iter().copied());
     let (own, others): (Vec<RouteId>, Vec<RouteId>) =
-        screen.routes.iter().copied().partition(|&route| graph.routes[route].fact.style == fact.style);
+        routes.partition(|&route| graph.routes[route].fact.style == fact.style);
     Resolved::to(if own.is_empty() { others } else { own })
 }

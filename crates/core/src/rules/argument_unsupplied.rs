@@ -45,13 +45,14 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         });
         // What copes with nothing may be left from a caller that is gone, unless a call passes what nobody
         // takes out.
-        if is_optional(read) && relevant.iter().all(|&route| is_loose(graph, route) && !is_lost(graph, route))
-        {
+        let loose = |route: &RouteId| is_loose(graph, *route) || is_handed_in(graph, *route);
+        if is_optional(read) && relevant.iter().all(|route| loose(route) && !is_lost(graph, *route)) {
             continue;
         }
         let near = nearest(&read.name, passed);
         let message = format!("nothing passes `{}` to this screen", read.name);
-        let mut report = Report::new(read.fact.at, &read.name, message);
+        let doubts = relevant.iter().flat_map(|&route| graph.may_lead_to(route)).collect();
+        let mut report = Report::new(read.fact.at, &read.name, message).unless(doubts);
         for &route in &relevant {
             report = report.related(
                 format!("`{}` is declared here", graph.routes[route].fact.name),
@@ -73,6 +74,12 @@ fn is_optional(read: &Read) -> bool {
 fn is_loose(graph: &Graph<'_>, route: RouteId) -> bool {
     let route = &graph.routes[route];
     route.declares_by_reads() && graph.ways(route.fact.style).passes == Passes::Loosely
+}
+
+/// Whether a route's screen is shown as an object, whose maker hands it what it takes.
+fn is_handed_in(graph: &Graph<'_>, route: RouteId) -> bool {
+    let fact = &graph.routes[route];
+    fact.declares_by_reads() && fact.fact.opened == Opened::OnlyIfCalled
 }
 
 /// Whether a call passes something that nobody takes out.

@@ -52,6 +52,10 @@ const READERS: &[Reader] = &[
     ("build.gradle.kts", Tool::Gradle, gradle::read),
     ("Package.swift", Tool::SwiftPackage, nothing),
     ("package.json", Tool::Npm, package::read),
+    // A project of JavaScript whose package file is made when it is set up.
+    ("app.config.js", Tool::Npm, nothing),
+    ("app.config.ts", Tool::Npm, nothing),
+    ("metro.config.js", Tool::Npm, nothing),
     ("buildozer.spec", Tool::Project, nothing),
     ("pyproject.toml", Tool::Project, nothing),
     ("*.csproj", Tool::MsBuild, msbuild::read),

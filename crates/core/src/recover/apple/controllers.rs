@@ -4,7 +4,7 @@
 use super::initialiser::{self, Taken, is_value_type, written_type};
 use super::variables::uses;
 use super::views::read_of;
-use super::{SPEAKS, is_ours};
+use super::{SPEAKS, is_beside_another, is_ours};
 use crate::facts::{At, Facts, ParameterFact, ReadFact, ScreenFact};
 use crate::model::{ScreenKind, Via};
 use crate::recover::{StyleRecoverer, code};
@@ -43,6 +43,10 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             is_base: class.members.is_empty() && class.is(Modifier::Open),
             ..code::screen(at, class, ScreenKind::ViewController, values)
         });
+        // What the other app shows of it is said in the other language.
+        if is_beside_another(file, values) {
+            facts.shown_by_markup.push(values.program().path(at).to_owned());
+        }
         let site = site_in(at, values);
         for taken in taken(at, values) {
             facts.reads.extend(read_of(&taken, at, values).map(|read| ReadFact { site, ..read }));

@@ -32,6 +32,12 @@ const SPEAKS: fn(Language) -> bool = |language| matches!(language, Language::Swi
 /// Whether a file is of an app of the platform, not of the native host of an app that is written in
 /// something else: those lie in a folder named for the platform.
 fn is_ours(file: u32, values: &Values<'_>) -> bool {
+    !is_beside_another(file, values) || !is_host(file, values)
+}
+
+/// Whether a file lies in the native folder of an app that is written in something else, which may show
+/// what is there.
+fn is_beside_another(file: u32, values: &Values<'_>) -> bool {
     let sources = values.program().sources();
     let source = values.program().source(file);
     let hosts = sources.modules.iter().filter(|module| matches!(module.build.tool, Tool::Pub | Tool::Npm));
@@ -42,5 +48,21 @@ fn is_ours(file: u32, values: &Values<'_>) -> bool {
         };
         inside.starts_with("ios/") || inside.starts_with("macos/")
     };
-    !hosts.into_iter().any(|module| hosted(&module.path))
+    hosts.into_iter().any(|module| hosted(&module.path))
+}
+
+/// Whether a file only holds the other app: its delegates, its window, the storyboards around them.
+fn is_host(file: u32, values: &Values<'_>) -> bool {
+    let source = values.program().source(file);
+    let name = source.path.rsplit('/').next().unwrap_or_default();
+    if source.language == Language::Storyboard {
+        return matches!(name, "LaunchScreen.storyboard" | "Main.storyboard");
+    }
+    let tree = values.program().tree(file);
+    let delegates = |base: &str| {
+        ["AppDelegate", "ApplicationDelegate", "SceneDelegate"].iter().any(|end| base.ends_with(end))
+    };
+    tree.items.iter().filter_map(|&id| tree.class(id)).any(|class| {
+        class.name == "MainFlutterWindow" || class.supers.iter().any(|base| delegates(base.ty.simple()))
+    })
 }

@@ -32,6 +32,8 @@ pub(super) struct Scene {
     module: Option<String>,
     /// The name that code has for it.
     pub(super) identifier: Option<String>,
+    /// What it is called where nothing names it.
+    called: String,
     /// The segues from it.
     pub(super) segues: Vec<Segue>,
     /// What it holds, by id.
@@ -134,6 +136,7 @@ fn scene(file: u32, id: ElementId, element: &Element, holds: bool, markup: &Mark
         class: value(element, "customClass"),
         module: value(element, "customModule").filter(|_| value(element, "customModuleProvider").is_none()),
         identifier: value(element, "storyboardIdentifier"),
+        called: called(id, element, markup),
         segues: Vec::new(),
         holds: Vec::new(),
         tabs: element.name == "tabBarController",
@@ -141,6 +144,14 @@ fn scene(file: u32, id: ElementId, element: &Element, holds: bool, markup: &Mark
     };
     collect_segues(file, id, id, markup, &mut scene);
     scene
+}
+
+/// A scene's title with its id, as the editor shows them.
+fn called(id: ElementId, element: &Element, markup: &Markup) -> String {
+    let own = value(element, "id").unwrap_or_default();
+    let item = markup.children(id).find(|(_, child)| child.name == "navigationItem");
+    let title = value(element, "title").or_else(|| value(item?.1, "title"));
+    title.map_or_else(|| own.clone(), |title| format!("{title} ({own})"))
 }
 
 fn collect_segues(file: u32, scene_id: ElementId, within: ElementId, markup: &Markup, scene: &mut Scene) {
@@ -214,9 +225,14 @@ pub(super) fn tabs_of(boards: &[Board], board: usize) -> Vec<At2> {
 }
 
 impl Scene {
-    /// What callers name it by, if anything.
-    pub(super) fn name(&self) -> Option<&str> {
-        self.identifier.as_deref().or(self.class.as_deref())
+    /// What callers name it by; its title and id where nothing names it.
+    pub(super) fn name(&self) -> &str {
+        self.identifier.as_deref().or(self.class.as_deref()).unwrap_or(&self.called)
+    }
+
+    /// Whether nothing names it and nothing leads on from it.
+    pub(super) fn is_bare(&self) -> bool {
+        self.identifier.is_none() && self.class.is_none() && self.segues.is_empty()
     }
 
     /// Its route's identity.

@@ -114,6 +114,11 @@ impl Script<'_> {
         }
         let new = node.kind() == "new_expression";
         let callee = self.operand(node, if new { "constructor" } else { "function" });
+        // `(ref.go as Go)(…)` calls what is cast.
+        let callee = match self.0.tree.kind(callee) {
+            Kind::Cast { of, .. } => *of,
+            _ => callee,
+        };
         let types = node.child_by_field_name("type_arguments").map(|n| self.type_args(n)).unwrap_or_default();
         let args = match node.child_by_field_name("arguments") {
             Some(list) if list.kind() == "arguments" => {

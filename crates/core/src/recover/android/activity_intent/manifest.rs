@@ -16,7 +16,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             "activity-alias" => element.attribute(ANDROID, "targetActivity"),
             _ => None,
         };
-        let Some(class) = class else { continue };
+        // A name that is filled in when the app is made, or by a template, names no class yet.
+        let Some(class) = class.filter(|class| !class.value.contains('{')) else { continue };
         let path = class_path(file, &class.value, values);
         let alias = element.name == "activity-alias";
         let filters: Vec<ElementId> =

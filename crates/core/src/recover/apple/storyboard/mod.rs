@@ -57,9 +57,13 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn declare(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts) {
     let board = &boards[own];
+    // A picture that is shown while the app starts is no screen.
+    if board.scenes.iter().all(Scene::is_bare) {
+        return;
+    }
     let first = initial(boards, own).filter(|(of, _)| *of == own).map(|(_, scene)| &board.scenes[scene]);
     let is_main = is_main(board, values);
-    let start = first.and_then(|scene| Some(StartFact::new(scene.name()?.to_owned(), scene.at)));
+    let start = first.map(|scene| StartFact::new(scene.name().to_owned(), scene.at));
     let open = start.is_none() && !is_main && !is_asked_for_first(board, boards, values);
     facts.containers.push(ContainerFact {
         name: Some(board.name.clone()),
@@ -70,7 +74,7 @@ fn declare(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts)
     });
     let tabs: Vec<_> = (0..boards.len()).flat_map(|board| tabs_of(boards, board)).collect();
     for (place, scene) in board.scenes.iter().enumerate() {
-        let (SceneKind::Content, Some(name)) = (&scene.kind, scene.name()) else { continue };
+        let (SceneKind::Content, name) = (&scene.kind, scene.name()) else { continue };
         let class = scene.declared(values);
         let is_tab = tabs.contains(&(own, place));
         if is_tab {

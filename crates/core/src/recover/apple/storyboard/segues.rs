@@ -31,7 +31,7 @@ pub(super) fn verb_of(segue: &Segue) -> Verb {
 
 fn leads_to<'b>(segue: &Segue, own: usize, boards: &'b [Board]) -> Option<&'b Scene> {
     let (board, scene) = content(boards, own, &segue.destination, 0)?;
-    Some(&boards[board].scenes[scene]).filter(|scene| scene.name().is_some())
+    Some(&boards[board].scenes[scene])
 }
 
 fn forward(
@@ -43,7 +43,7 @@ fn forward(
     facts: &mut Facts,
 ) {
     let Some(destination) = leads_to(segue, own, boards) else { return };
-    let name = destination.name().unwrap_or_default().to_owned();
+    let name = destination.name().to_owned();
     if let Some(identifier) = &segue.identifier {
         facts.actions.push(ActionFact {
             name: identifier.clone(),

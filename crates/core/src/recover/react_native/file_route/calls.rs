@@ -43,12 +43,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             add(at, &here.with(arg.value), verb, values, facts);
         }
     }
-    for (at, call) in code::calls(file, values, &["Link"]) {
+    for (at, call) in code::calls(file, values, &["Link", "TabTrigger"]) {
         let here = Expr::new(at);
+        let verb = if code::callee_name(at, values) == "Link" { Verb::Link } else { Verb::Tab };
         let from = values.external(&here.with(call.callee));
         let to = element(&here, values).and_then(|element| element.property("href", values));
         if let Some(to) = to.filter(|_| from.is_some_and(|path| path.starts_with(PACKAGE))) {
-            add(at, &to, Verb::Link, values, facts);
+            add(at, &to, verb, values, facts);
         }
     }
 }

@@ -1,7 +1,7 @@
 //! Paths of files as paths of routes (docs.expo.dev, "Expo Router notation").
 
 use super::PACKAGE;
-use crate::source::library_of;
+use crate::source::{ModuleInfo, Tool, library_of};
 use crate::values::Values;
 
 /// A file of the folder whose files are routes.
@@ -32,7 +32,8 @@ impl RouteFile {
         let program = values.program();
         let source = program.source(file);
         let module = program.sources().modules.get(source.module)?;
-        module.build.depends_on.iter().any(|name| name == PACKAGE).then_some(())?;
+        let says = module.build.depends_on.iter().any(|name| name == PACKAGE);
+        (says || is_laid_out(module, values)).then_some(())?;
         let library = library_of(source)?;
         let root = if module.path == "." { String::new() } else { format!("{}/", module.path) };
         let rest = library.strip_prefix(&root)?;
@@ -67,6 +68,18 @@ impl RouteFile {
     pub(super) fn parent(&self) -> &str {
         self.inside.rsplit_once('/').map_or("", |(folder, _)| folder)
     }
+}
+
+/// Whether a module that says nothing of its packages has a layout at the root of its routes.
+fn is_laid_out(module: &ModuleInfo, values: &Values<'_>) -> bool {
+    if module.build.tool != Tool::Npm || !module.build.depends_on.is_empty() {
+        return false;
+    }
+    let root = if module.path == "." { String::new() } else { format!("{}/", module.path) };
+    let mut layouts = ["app/_layout", "src/app/_layout"]
+        .into_iter()
+        .flat_map(|layout| ["tsx", "jsx", "js", "ts"].map(|extension| format!("{root}{layout}.{extension}")));
+    layouts.any(|path| values.program().sources().file_at(&path).is_some())
 }
 
 /// `(tabs)`: a folder that is no part of the path.

@@ -49,6 +49,7 @@ const MADE: &[&str] = &["code", "guid", "id", "key", "number"];
 
 /// Whether a value is called like the name that code has for a thing, which nobody types.
 fn names_a_thing(written: &str) -> bool {
+    let written = written.trim_end_matches(".ToString()").trim_end_matches("()");
     let last = written.rsplit(['.', '_']).next().unwrap_or(written).to_ascii_lowercase();
     MADE.iter().any(|end| last.ends_with(end))
 }
