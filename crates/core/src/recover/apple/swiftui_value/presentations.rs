@@ -3,7 +3,7 @@
 
 use super::destinations::{cases, choice_of, closure_of, closure_read, route, standing};
 use super::stacks::place_of;
-use super::targets::{case_of, opens};
+use super::targets::{case_of, opens, said_at};
 use crate::facts::{CallFact, Facts, ParameterFact, RouteFact, RouteKey, Slot, TargetFact};
 use crate::model::{Form, RouteKind, Style, Verb, Via};
 use crate::recover::apple::shown::shown;
@@ -151,9 +151,9 @@ pub(in crate::recover::apple) fn flag_calls(
     }
 }
 
-fn flag_call(used: Ref, flag: &Flag, values: &Values<'_>) -> Option<CallFact> {
+fn flag_call(used: Ref, flag: &Flag, values: &Values<'_>) -> Vec<CallFact> {
     let tree = values.tree(used);
-    let outer = tree.node(used.id).parent?;
+    let Some(outer) = tree.node(used.id).parent else { return Vec::new() };
     let at = |id| Ref { file: used.file, id };
     match tree.kind(outer) {
         Kind::Assign { target, value, .. } if *target == used.id => {
@@ -161,16 +161,21 @@ fn flag_call(used: Ref, flag: &Flag, values: &Values<'_>) -> Option<CallFact> {
             let value = Expr::new(at(*value));
             match tree.kind(value.at.id) {
                 Kind::Bool(false) | Kind::Null => {
-                    Some(CallFact::new(flag.style, Verb::Back, site, place_of(site, values)))
+                    vec![CallFact::new(flag.style, Verb::Back, site, place_of(site, values))]
                 }
-                _ => Some(set(site, flag, Some(&value), values)),
+                // Which of several it is, a helper's callers say.
+                _ if !flag.cases.is_empty() => {
+                    let said = said_at(site, &value, values).into_iter();
+                    said.map(|(site, value)| set(site, flag, Some(&value), values)).collect()
+                }
+                _ => vec![set(site, flag, Some(&value), values)],
             }
         }
         Kind::Member(member) if member.of == used.id && member.name == "toggle" => {
-            let call = tree.node(outer).parent.filter(|&up| tree.call(up).is_some())?;
-            Some(set(at(call), flag, None, values))
+            let call = tree.node(outer).parent.filter(|&up| tree.call(up).is_some());
+            call.map(|call| set(at(call), flag, None, values)).into_iter().collect()
         }
-        _ => None,
+        _ => Vec::new(),
     }
 }
 
@@ -178,6 +183,9 @@ fn set(site: Ref, flag: &Flag, value: Option<&Expr>, values: &Values<'_>) -> Cal
     if let Some(value) = value.filter(|_| !flag.cases.is_empty()) {
         let base = CallFact::new(flag.style, flag.verb, site, place_of(site, values));
         let call = opens(base, value, false, values);
+        if let TargetFact::Unknown = call.target {
+            return call;
+        }
         let case = case_of(value, values).and_then(|case| flag.cases.iter().find(|(of, _)| *of == case));
         let target = case.map_or_else(|| flag.target.clone(), |(_, key)| TargetFact::Routes(vec![*key]));
         return CallFact { target, form: if case.is_some() { Form::Typed } else { Form::Computed }, ..call };

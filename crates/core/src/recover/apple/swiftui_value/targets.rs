@@ -16,6 +16,14 @@ pub(super) fn opens(base: CallFact, value: &Expr, absent: bool, values: &Values<
     };
     let types: Vec<ValueType> =
         found.iter().map(|way| ValueType { nullable: way.ty.nullable && absent, ..way.ty.clone() }).collect();
+    // Of several cases nobody says which: the type is all that is known.
+    if let [ValueType { class: Some(class), .. }] = types.as_slice()
+        && is_enum(*class, values)
+        && values.parameter_of_function(value).is_some()
+    {
+        let written = values.written(code::seen_through(value, values).at);
+        return CallFact { written, target: TargetFact::Unknown, value_class: Some(*class), open: true, ..base };
+    }
     CallFact {
         written: values.written(code::seen_through(value, values).at),
         form: match types.len() {
@@ -78,6 +86,10 @@ fn is_enum(class: Ref, values: &Values<'_>) -> bool {
     values.class(class).is_some_and(|class| class.kind == ClassKind::Enum)
 }
 
+fn is_protocol(class: Ref, values: &Values<'_>) -> bool {
+    values.class(class).is_some_and(|class| class.kind == ClassKind::Interface)
+}
+
 /// The case of an enum that an expression makes.
 pub(super) fn case_of(value: &Expr, values: &Values<'_>) -> Option<Ref> {
     let named = match values.kind(value.at) {
@@ -126,6 +138,11 @@ fn arguments(way: &Way, values: &Values<'_>) -> Vec<crate::facts::ArgumentFact> 
 /// The places that really say what a value is: where it is handed to a helper that only passes it on,
 /// or to a view that keeps it under a type of several.
 pub(super) fn said_at(site: Ref, value: &Expr, values: &Values<'_>) -> Vec<(Ref, Expr)> {
+    // Where the type alone says where it leads, the helper does.
+    let own = values.type_of(value).and_then(|ty| ty.class);
+    if own.is_some_and(|class| !is_enum(class, values) && !is_protocol(class, values)) {
+        return vec![(site, value.clone())];
+    }
     let mut found = Vec::new();
     for said in values.sites(site, value) {
         found.push((said.at, said.bind(value)));
