@@ -22,7 +22,13 @@ pub(super) fn opens(base: CallFact, value: &Expr, absent: bool, values: &Values<
         && values.parameter_of_function(value).is_some()
     {
         let written = values.written(code::seen_through(value, values).at);
-        return CallFact { written, target: TargetFact::Unknown, value_class: Some(*class), open: true, ..base };
+        return CallFact {
+            written,
+            target: TargetFact::Unknown,
+            value_class: Some(*class),
+            open: true,
+            ..base
+        };
     }
     CallFact {
         written: values.written(code::seen_through(value, values).at),
