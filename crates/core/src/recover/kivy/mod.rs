@@ -14,6 +14,8 @@ pub(super) mod library;
 
 #[cfg(test)]
 mod tests;
+#[cfg(test)]
+mod manager_tests;
 
 use crate::facts::{Choice, Facts, Names, Space, Ways};
 use crate::model::Style;

@@ -2,6 +2,8 @@
 
 #[cfg(test)]
 mod tests;
+#[cfg(test)]
+mod helper_tests;
 
 use super::{bundle, code};
 use crate::facts::{
