@@ -301,6 +301,9 @@ impl<'p> Owners<'p> {
         let mut own = FxHashSet::default();
         for used in self.values.uses(function) {
             self.collect(used, seen, depth + 1, &mut own);
+            for call in self.values.calls_by_name(used) {
+                self.collect(call, seen, depth + 1, &mut own);
+            }
         }
         let declared = self.values.tree(function).function(function.id);
         // What the platform calls, it calls on whoever made the object.

@@ -77,7 +77,8 @@ fn several_are_counted() {
 
 #[test]
 fn a_way_back_that_is_not_known_is_no_way_in() {
-    let calls = "    navigation.navigate('Loans'); navigation.navigate('Fees');\n    navigation.popTo(item.screen);";
+    let calls =
+        "    navigation.navigate('Loans'); navigation.navigate('Fees');\n    navigation.popTo(item.screen);";
     let (severity, ..) = found(&native(calls), "orphan-screen");
     assert_eq!(severity, Severity::Warning);
 }

@@ -27,9 +27,9 @@ mod unused_name;
 mod wiring_slip;
 
 #[cfg(test)]
-mod silence_tests;
-#[cfg(test)]
 mod doubt_tests;
+#[cfg(test)]
+mod silence_tests;
 #[cfg(test)]
 pub(crate) mod testing;
 
@@ -241,7 +241,9 @@ mod tests {
             .map(|entry| {
                 entry.expect("an entry").file_name().to_string_lossy().replace(".rs", "").replace('_', "-")
             })
-            .filter(|name| !["doubt-tests", "examples", "mod", "silence-tests", "testing"].contains(&name.as_str()))
+            .filter(|name| {
+                !["doubt-tests", "examples", "mod", "silence-tests", "testing"].contains(&name.as_str())
+            })
             .collect();
         files.sort();
         assert_eq!(files, names);

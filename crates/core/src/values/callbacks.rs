@@ -241,13 +241,22 @@ impl Values<'_> {
         self.is_held(lambda).then(|| self.runs(lambda))
     }
 
+    /// The calls of a function by the name that an object or variable holds it under at a place.
+    #[must_use]
+    pub fn calls_by_name(&self, held: Ref) -> Vec<Ref> {
+        if !self.is_held(held) {
+            return Vec::new();
+        }
+        self.runs(held).into_iter().map(|run| run.call).collect()
+    }
+
     /// Whether a variable or an object holds a function value under a name.
     pub(super) fn is_held(&self, at: Ref) -> bool {
         let tree = self.tree(at);
         let Some(parent) = tree.node(at.id).parent else { return false };
         match tree.kind(parent) {
             Kind::Variable(variable) => variable.init == Some(at.id),
-            Kind::Map(_) => !tree.node(parent).parent.is_some_and(|id| tree.call(id).is_some()),
+            Kind::Map(_) => tree.node(parent).parent.is_none_or(|id| tree.call(id).is_none()),
             _ => false,
         }
     }

@@ -17,7 +17,22 @@ impl<'p> Values<'p> {
     /// The expression that a local, a property, a parameter or `it` has its value from.
     #[must_use]
     pub fn value_behind(&self, expr: &Expr) -> Option<Expr> {
-        match self.definition(expr, &Fuel::new())? {
+        self.value_of_def(self.definition(expr, &Fuel::new())?, expr)
+    }
+
+    /// What an object holds under the name of a member.
+    #[must_use]
+    pub fn entry_behind(&self, expr: &Expr) -> Option<Expr> {
+        let Kind::Member(member) = self.kind(expr.at) else { return None };
+        self.tree(expr.at).idioms.keyed_objects.then_some(())?;
+        let fuel = Fuel::new();
+        let objects = self.eval_with(&expr.with(member.of), &fuel);
+        let [Value { datum: Datum::Object(object), .. }] = objects.as_slice() else { return None };
+        self.entry(object, &member.name, &fuel)
+    }
+
+    fn value_of_def(&self, def: Def, expr: &Expr) -> Option<Expr> {
+        match def {
             Def::Variable(at) if expr.bound(at).is_some() => expr.bound(at),
             Def::Variable(at) => {
                 let variable = self.tree(at).variable(at.id)?;

@@ -54,15 +54,21 @@ class BarnApp(App):
             name: "loans"
 "#,
     );
-    lists(&routes(&document), expect![[r#"
+    lists(
+        &routes(&document),
+        expect![[r#"
         *shelf [screen] -> ShelfScreen () barn.kv:6
         loans [screen] -> LoanScreen () barn.kv:8
         *shelf [screen] -> ShelfScreen () main.py:26
-        loans [screen] -> LoanScreen () main.py:27"#]]);
-    lists(&calls(&document), expect![[r#"
+        loans [screen] -> LoanScreen () main.py:27"#]],
+    );
+    lists(
+        &calls(&document),
+        expect![[r#"
         - open loans literal () main.py:16
         - open loans literal () main.py:21
-        - open shelf literal () main.py:33"#]]);
+        - open shelf literal () main.py:33"#]],
+    );
 }
 
 #[test]
@@ -105,11 +111,14 @@ class LoanPanel(BoxLayout):
     pass
 "#,
     );
-    lists(&routes(&document), expect![[r#"
+    lists(
+        &routes(&document),
+        expect![[r#"
         returns [screen] -> ReturnScreen () main.py:8
         desk [screen] -> DeskScreen () main.py:13
         loans [screen] -> LoanPanel () main.py:19
-        *shelf [screen] -> ShelfPanel () main.py:19"#]]);
+        *shelf [screen] -> ShelfPanel () main.py:19"#]],
+    );
 }
 
 #[test]

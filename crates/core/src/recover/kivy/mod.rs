@@ -13,9 +13,9 @@ mod wiring;
 pub(super) mod library;
 
 #[cfg(test)]
-mod tests;
-#[cfg(test)]
 mod manager_tests;
+#[cfg(test)]
+mod tests;
 
 use crate::facts::{Choice, Facts, Names, Space, Ways};
 use crate::model::Style;

@@ -6,6 +6,8 @@ mod element;
 mod list_types;
 mod navigation;
 mod navigators;
+#[cfg(test)]
+mod people_tests;
 mod taken;
 
 pub(super) mod file_route;

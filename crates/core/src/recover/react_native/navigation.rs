@@ -34,7 +34,10 @@ fn at(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Navigation> {
             Some(Navigation { list: list_of(ty, expr.at, values), ..inner })
         }
         Kind::Member(member) if member.name == "current" => at(&expr.with(member.of), depth + 1, values),
-        Kind::Member(member) if member.name == "navigation" => of_properties(&expr.with(member.of), values),
+        Kind::Member(member) if member.name == "navigation" => {
+            of_properties(&expr.with(member.of), values).or_else(|| by_member(expr, depth, values))
+        }
+        Kind::Member(_) => by_member(expr, depth, values),
         Kind::Call(call) => by_call(expr, call, depth, values),
         Kind::Name(name) => by_name(expr, name, depth, values),
         Kind::Binary { op, left, .. } if *op == BinaryOp::OrElse => at(&expr.with(*left), depth + 1, values),
@@ -61,10 +64,25 @@ fn by_name(expr: &Expr, name: &str, depth: usize, values: &Values<'_>) -> Option
     }
 }
 
+/// What a field keeps, by its declared type, or an object holds under a name.
+fn by_member(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Navigation> {
+    let declared = match values.meaning(expr) {
+        Some(Def::Variable(at)) => values.tree(at).variable(at.id).and_then(|v| Some((at, v.ty.as_ref()?))),
+        Some(Def::Parameter(at)) => values.tree(at).parameter(at.id).and_then(|p| Some((at, p.ty.as_ref()?))),
+        _ => None,
+    };
+    if let Some((at, ty)) = declared.filter(|(_, ty)| is_navigation_type(ty)) {
+        return Some(Navigation { list: list_of(ty, at, values), host: None });
+    }
+    let behind = values.value_behind(expr).or_else(|| values.entry_behind(expr));
+    at(&behind.filter(|behind| behind.at != expr.at)?, depth + 1, values)
+}
+
 fn is_navigation_type(ty: &TypeName) -> bool {
     let name = ty.simple();
     name.ends_with("NavigationProp")
         || name.ends_with("NavigationContainerRef")
+        || name.ends_with("NavigationContainerRefWithCurrent")
         || name == "NavigationHelpers"
 }
 

@@ -35,17 +35,23 @@ fn a_helper_that_is_handed_the_fragment() {
     fun asDialog() { present(FeesDialog()) }
     private fun present(dialog: DialogFragment) { dialog.show(supportFragmentManager, "dialog") }
 "#);
-    lists(&routes(&document), expect![[r#"
+    lists(
+        &routes(&document),
+        expect![[r#"
         *MainActivity [activity] -> MainActivity () AndroidManifest.xml:2
         ShelfFragment [screen] -> ShelfFragment () Fragments.kt:2
         LoanFragment [screen] -> LoanFragment () Fragments.kt:3
-        FeesDialog [dialog] -> FeesDialog () Fragments.kt:4"#]]);
-    lists(&calls(&document), expect![[r#"
+        FeesDialog [dialog] -> FeesDialog () Fragments.kt:4"#]],
+    );
+    lists(
+        &calls(&document),
+        expect![[r#"
         MainActivity open ShelfFragment typed (kind) MainActivity.kt:4
         MainActivity open LoanFragment typed () MainActivity.kt:5
         MainActivity replace LoanFragment typed () MainActivity.kt:7
         MainActivity replace ShelfFragment typed () MainActivity.kt:8
-        MainActivity present FeesDialog typed () MainActivity.kt:9"#]]);
+        MainActivity present FeesDialog typed () MainActivity.kt:9"#]],
+    );
 }
 
 #[test]
@@ -61,10 +67,13 @@ fn a_fragment_that_is_chosen_is_any_of_them() {
         putIn(kept)
     }
 "#);
-    lists(&calls(&document), expect![[r#"
+    lists(
+        &calls(&document),
+        expect![[r#"
         MainActivity replace ShelfFragment|LoanFragment computed (kind) MainActivity.kt:6
         MainActivity replace ShelfFragment|LoanFragment computed () MainActivity.kt:8
-        MainActivity replace LoanFragment typed () MainActivity.kt:11"#]]);
+        MainActivity replace LoanFragment typed () MainActivity.kt:11"#]],
+    );
 }
 
 #[test]
@@ -73,9 +82,12 @@ fn a_fragment_of_which_only_the_type_is_known_leads_somewhere() {
     fun onAny(fragment: Fragment) { supportFragmentManager.beginTransaction().replace(R.id.slot, fragment).commit() }
     fun onText(words: MutableList<String>) { words.replaceAll { it.trim() }; words.add("saw") }
 "#);
-    lists(&calls(&document), expect![[r#"
+    lists(
+        &calls(&document),
+        expect![[r#"
         MainActivity replace dynamic dynamic () MainActivity.kt:4
-        - replace dynamic dynamic () MainActivity.kt:8"#]]);
+        - replace dynamic dynamic () MainActivity.kt:8"#]],
+    );
 }
 
 #[test]
@@ -104,7 +116,10 @@ class ShelfFragment extends Fragment { }
 class LoanFragment extends Fragment { }
 "#,
     );
-    lists(&calls(&document), expect![[r#"
+    lists(
+        &calls(&document),
+        expect![[r#"
         MainActivity replace ShelfFragment|LoanFragment computed () MainActivity.java:6
-        MainActivity replace LoanFragment typed () MainActivity.java:8"#]]);
+        MainActivity replace LoanFragment typed () MainActivity.java:8"#]],
+    );
 }

@@ -1,9 +1,9 @@
 //! `fragment-swap`: fragments shown by transactions, by pager adapters, by layouts, as dialogs.
 
 #[cfg(test)]
-mod tests;
-#[cfg(test)]
 mod helper_tests;
+#[cfg(test)]
+mod tests;
 
 use super::{bundle, code};
 use crate::facts::{

@@ -4,6 +4,8 @@
 mod containers;
 
 #[cfg(test)]
+mod tab_tests;
+#[cfg(test)]
 mod tests;
 
 use super::builder::{Leaves, Shown, callback, class_at, leaves};
