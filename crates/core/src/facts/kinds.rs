@@ -53,6 +53,8 @@ pub enum Start {
     Said(Vec<StartFact>),
     /// What is known of it; code may choose another.
     Perhaps(Vec<StartFact>),
+    /// What is known of an expression that says it and is decided at run time.
+    AtRunTime(Vec<StartFact>),
     /// What is said, else the route that stands first in it.
     FirstDeclared(Vec<StartFact>),
 }
@@ -79,21 +81,27 @@ impl Start {
     #[must_use]
     pub fn known(&self) -> &[StartFact] {
         match self {
-            Self::Said(starts) | Self::Perhaps(starts) | Self::FirstDeclared(starts) => starts,
+            Self::Said(starts)
+            | Self::Perhaps(starts)
+            | Self::AtRunTime(starts)
+            | Self::FirstDeclared(starts) => starts,
         }
     }
 
     /// Whether code may choose it when the app runs.
     #[must_use]
     pub fn is_open(&self) -> bool {
-        matches!(self, Self::Perhaps(_))
+        matches!(self, Self::Perhaps(_) | Self::AtRunTime(_))
     }
 
     /// The same, with names that the compiler checks.
     #[must_use]
     pub fn checked(mut self) -> Self {
         match &mut self {
-            Self::Said(starts) | Self::Perhaps(starts) | Self::FirstDeclared(starts) => {
+            Self::Said(starts)
+            | Self::Perhaps(starts)
+            | Self::AtRunTime(starts)
+            | Self::FirstDeclared(starts) => {
                 starts.iter_mut().for_each(|start| start.literal = false);
             }
         }
@@ -103,7 +111,10 @@ impl Start {
     /// Adds one that is said apart from the container.
     pub fn add(&mut self, start: StartFact) {
         match self {
-            Self::Said(starts) | Self::Perhaps(starts) | Self::FirstDeclared(starts) => starts.push(start),
+            Self::Said(starts)
+            | Self::Perhaps(starts)
+            | Self::AtRunTime(starts)
+            | Self::FirstDeclared(starts) => starts.push(start),
         }
     }
 }

@@ -2,7 +2,7 @@
 
 use super::graph::{Call, Graph};
 use super::patterns::fit;
-use crate::facts::{At, RouteId, TargetFact};
+use crate::facts::{At, RouteId, Start, TargetFact};
 use crate::model::{CallStatus, Style};
 use std::fmt;
 
@@ -60,7 +60,7 @@ impl Graph<'_> {
     pub fn may_lead_to(&self, route: RouteId) -> Vec<Doubt> {
         let calls = self.calls.iter().filter(|call| self.may_mean(call, route));
         let container = self.routes[route].container.map(|container| &self.containers[container]);
-        let start = container.filter(|c| c.says.is_open() && c.starts.is_empty());
+        let start = container.filter(|c| matches!(c.says, Start::AtRunTime(_)) && c.starts.is_empty());
         calls
             .map(|call| Doubt { what: Doubted::Call, at: call.fact.at })
             .chain(start.map(|c| Doubt { what: Doubted::Start, at: c.fact.key.0 }))

@@ -303,8 +303,7 @@ pub(in crate::recover::react_native) fn start_said(
         Some(StartFact { name: value.shape()?.plain()?, literal, checked, at })
     });
     let known: Vec<StartFact> = known.collect();
-    let open = known.len() < found.len();
-    Some(Start::new(known, open))
+    Some(if known.len() < found.len() { Start::AtRunTime(known) } else { Start::Said(known) })
 }
 
 /// Whether, wherever a screen is there, one before it is as well.
