@@ -106,7 +106,7 @@ pub(super) fn mark_made(graph: &mut Graph<'_>, values: Values<'_>, elsewhere: &F
             let class = screen.fact.class;
             // Of functions only those are kept that a route shows or nothing runs.
             if !screen.fact.surely {
-                return (false, values.is_derived(class));
+                return (by_markup.contains(&screen.fact.path), values.is_derived(class));
             }
             let named = elsewhere.contains(&screen.fact.name) || by_markup.contains(&screen.fact.path);
             (named || values.is_made(class), values.is_derived(class))

@@ -23,6 +23,10 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         facts.screens.push(code::screen(at, class, ScreenKind::View, values));
+        // What the other app shows of it is said in the other language.
+        if super::is_beside_another(file, values) {
+            facts.shown_by_markup.push(values.program().path(at).to_owned());
+        }
         for taken in initialiser::taken(at, values) {
             let site = Ref { file: at.file, id: class.members.first().copied().unwrap_or(at.id) };
             if let Some(read) = read_of(&taken, at, values) {

@@ -119,7 +119,8 @@ fn follow(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Manager> {
             match member.name.as_str() {
                 "manager" => Some(of_screen(&of, depth, values)),
                 "parent" => is_in_screen(&of, values).then_some(Manager::Own),
-                "root" => app_root(&of, depth, values),
+                "root" => app_root(&of, depth, values)
+                    .or_else(|| is_in_app(&of, values).then_some(Manager::Unknown)),
                 _ => None,
             }
             .or_else(|| looks_like_one(&member.name, expr, values))
@@ -227,6 +228,12 @@ fn of_screen(of: &Expr, depth: usize, values: &Values<'_>) -> Manager {
 fn is_in_screen(of: &Expr, values: &Values<'_>) -> bool {
     matches!(values.kind(of.at), Kind::This)
         && values.enclosing_named_class(of.at).is_some_and(|class| is_screen(class, values))
+}
+
+/// Whether an expression is the app: its root may be built out of sight.
+fn is_in_app(of: &Expr, values: &Values<'_>) -> bool {
+    let class = values.type_of(of).and_then(|ty| ty.class);
+    class.is_some_and(|class| values.external_bases(class).iter().any(|base| base.ends_with("App")))
 }
 
 /// `app.root`, `self.root` in the app: what the app's `build` hands back, or the tree of its document.

@@ -4,7 +4,7 @@
 use super::documents::Document;
 use crate::facts::{At, ContainerKey};
 use crate::model::Span;
-use crate::source::Language;
+use crate::source::{Language, Tool};
 use crate::values::Values;
 
 /// Between an assembly's name and the path of a page in it.
@@ -54,6 +54,12 @@ impl<'v, 'p> Project<'v, 'p> {
         ["App.xaml", "Properties/WMAppManifest.xml", "Application.xaml"]
             .iter()
             .any(|path| self.file(path).is_some())
+    }
+
+    /// Whether all that it is built of stands here: what has no project file of its own is put into others.
+    pub(super) fn is_whole(&self) -> bool {
+        let module = &self.values.program().sources().modules[self.module];
+        self.is_app() || module.build.tool == Tool::MsBuild
     }
 
     /// The address of a document of it, as its own code writes it.

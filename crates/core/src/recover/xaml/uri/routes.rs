@@ -27,7 +27,7 @@ fn container(project: &Project<'_, '_>, values: &Values<'_>) -> Option<Container
     Some(ContainerFact {
         shown_by: ShownBy::app_if(project.is_app()),
         start: Start::new(starts::of_manifest(project, values), !starts::is_said(project)),
-        holds: Holds::more_if(!values.program().derived(mappings::IN_CODE).is_empty()),
+        holds: Holds::more_if(!project.is_whole() || !values.program().derived(mappings::IN_CODE).is_empty()),
         sight: Sight::Inside,
         ..ContainerFact::new(key)
     })
