@@ -1,7 +1,7 @@
 use super::{Example, Report, Rule, Sink};
 use crate::facts::At;
 use crate::link::{Call, Constant, Graph};
-use crate::model::Severity;
+use crate::model::{CallStatus, Severity, Verb};
 use crate::names::without_names;
 use rustc_hash::FxHashMap;
 
@@ -27,8 +27,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     }
     for call in &graph.calls {
         let Some(literal) = &call.fact.literal else { continue };
-        if call.status == crate::model::CallStatus::External || call.unknown.is_some() || !call.goes_forward()
-        {
+        if call.status == CallStatus::External || call.unknown.is_some() || call.fact.verb == Verb::Back {
             continue;
         }
         let others: Vec<At> =
@@ -44,7 +43,9 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             message.push_str(&format!(", as in {} other {places}", others.len()));
         }
         let mut report = Report::new(call.fact.at, &literal.text, message);
-        report.severity = Some(call.literal_severity());
+        // Renamed, it goes back no more, and nothing stops.
+        let goes_back = call.fact.verb == Verb::BackTo;
+        report.severity = Some(if goes_back { Severity::Note } else { call.literal_severity() });
         if let Some(constant) = held {
             let what = if constant.function { "builds" } else { "holds" };
             report = report

@@ -36,7 +36,7 @@ pub(super) fn text(file: u32, values: &Values<'_>, facts: &mut Facts) {
             fact.form = form(&found);
             fact.constant = found.iter().find_map(|value| value.constant);
             let literal = shapes.iter().find(|shape| shape.has_literal_words());
-            fact.literal = literal.map(|shape| Literal { text: shape.value() }).filter(|_| !back);
+            fact.literal = literal.map(|shape| Literal { text: shape.value() });
             fact.target = if shapes.iter().all(Shape::is_blank) {
                 TargetFact::Unknown
             } else {

@@ -204,7 +204,10 @@ fn until(call: &NavigatorCall<'_>, back: CallFact, values: &Values<'_>) -> CallF
             written: values.written(code::seen_through(&name, values).at),
             form: found.first().map_or(Form::Dynamic, |value| value.form),
             constant: found.iter().find_map(|value| value.constant),
-            literal: None::<Literal>,
+            literal: shapes
+                .iter()
+                .find(|shape| shape.has_literal_words())
+                .map(|shape| Literal { text: shape.value() }),
             target: if known { TargetFact::Text(shapes) } else { TargetFact::Unknown },
             ..to
         };
