@@ -2,6 +2,8 @@
 //! the library's own documentation at voyager.adriel.cafe.
 
 #[cfg(test)]
+mod form_tests;
+#[cfg(test)]
 mod tests;
 
 use super::code;

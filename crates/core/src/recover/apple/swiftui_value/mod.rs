@@ -13,6 +13,8 @@ mod tabs;
 mod targets;
 
 #[cfg(test)]
+mod helper_tests;
+#[cfg(test)]
 mod tests;
 
 use super::{SPEAKS, is_ours};

@@ -180,6 +180,8 @@ fn flag_call(used: Ref, flag: &Flag, values: &Values<'_>) -> Vec<CallFact> {
 }
 
 fn set(site: Ref, flag: &Flag, value: Option<&Expr>, values: &Values<'_>) -> CallFact {
+    let seen = value.map(|value| code::seen_through(value, values));
+    let value = seen.as_ref();
     if let Some(value) = value.filter(|_| !flag.cases.is_empty()) {
         let base = CallFact::new(flag.style, flag.verb, site, place_of(site, values));
         let call = opens(base, value, false, values);

@@ -9,6 +9,8 @@ mod registered;
 mod shells;
 
 #[cfg(test)]
+mod table_tests;
+#[cfg(test)]
 mod tests;
 
 use super::SPEAKS;
