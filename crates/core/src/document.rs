@@ -21,9 +21,6 @@ pub(crate) fn write(
 ) -> Document {
     let ids = Ids::new(graph);
     let mut document = Document {
-        format: "fallow-lantern/scan".to_owned(),
-        version: 1,
-        root: label.to_owned(),
         modules: modules(graph, program),
         screens: graph
             .screens
@@ -36,14 +33,40 @@ pub(crate) fn write(
         reads: reads(graph, &ids),
         results: results(graph, &ids),
         findings,
+        ..empty(label)
+    };
+    order(&mut document);
+    document.totals = totals(&document, program.sources().files.len(), program.parsed().count());
+    document
+}
+
+/// A document of nothing.
+pub(crate) fn empty(label: &str) -> Document {
+    Document {
+        format: "fallow-lantern/scan".to_owned(),
+        version: 1,
+        root: label.to_owned(),
+        apps: Vec::new(),
+        modules: Vec::new(),
+        screens: Vec::new(),
+        routes: Vec::new(),
+        calls: Vec::new(),
+        reads: Vec::new(),
+        results: Vec::new(),
+        findings: Vec::new(),
         skipped: Vec::new(),
         totals: Totals::default(),
-    };
+    }
+}
+
+/// Puts what was found in the order of its places.
+pub(crate) fn order(document: &mut Document) {
     document.screens.sort_by(|a, b| key(&a.at, &a.name).cmp(&key(&b.at, &b.name)));
     document.routes.sort_by(|a, b| key(&a.at, &a.name).cmp(&key(&b.at, &b.name)));
     document.calls.sort_by(|a, b| key(&a.at, &a.id).cmp(&key(&b.at, &b.id)));
-    document.totals = totals(&document, program);
-    document
+    document.reads.sort_by(|a, b| (key(&a.at, &a.name), &a.screen).cmp(&(key(&b.at, &b.name), &b.screen)));
+    document.results.sort_by(|a, b| (&a.at, &a.key, &a.screen).cmp(&(&b.at, &b.key, &b.screen)));
+    document.findings.sort_by(|a, b| (&a.at, &a.rule, &a.message).cmp(&(&b.at, &b.rule, &b.message)));
 }
 
 fn key<'k>(at: &'k Place, name: &'k str) -> (&'k str, u32, u32, &'k str) {
@@ -263,10 +286,11 @@ fn results(graph: &Graph<'_>, ids: &Ids) -> Vec<ResultFact> {
     rows.collect()
 }
 
-fn totals(document: &Document, program: &Program<'_>) -> Totals {
+/// Counts what a document holds of some files, of which some were parsed.
+pub(crate) fn totals(document: &Document, files: usize, parsed: usize) -> Totals {
     let mut totals = Totals {
-        files: program.sources().files.len(),
-        parsed: program.parsed().count(),
+        files,
+        parsed,
         screens: document.screens.len(),
         routes: document.routes.len(),
         calls: document.calls.len(),

@@ -8,6 +8,7 @@
 //!
 //! Nothing here prints, exits or keeps state between scans.
 
+mod apps;
 mod document;
 mod error;
 pub mod explain;
@@ -21,6 +22,7 @@ pub mod model;
 pub mod names;
 pub mod network;
 mod owners;
+mod parsing;
 mod reach;
 #[cfg(test)]
 mod reach_tests;

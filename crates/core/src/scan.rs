@@ -4,15 +4,17 @@
 //! declare, and who uses the helpers they declare, is then looked for in the rest by words, and only
 //! the files that may have it are parsed as well; again until nothing new is named.
 
+use crate::apps::{Part, merge, parts, view};
 use crate::facts::Facts;
 use crate::link::{complete, link};
 use crate::model::{Document, Skipped};
+use crate::parsing::Parsing;
 use crate::recover::{LIBRARIES, ROOMS, STYLES, recover};
 use crate::rules;
 use crate::search::Search;
 use crate::settings::{Named, Settings};
 use crate::source::{SourceFile, SourceTree, discover_without, words};
-use crate::syntax::{self, Body};
+use crate::syntax::Body;
 use crate::values::{Asked, Program, Values};
 use crate::{Error, document};
 use aho_corasick::AhoCorasick;
@@ -20,6 +22,7 @@ use rayon::ThreadPoolBuilder;
 use rayon::prelude::*;
 use rustc_hash::FxHashSet;
 use std::path::{Path, PathBuf};
+use std::sync::Arc;
 use std::sync::atomic::{AtomicUsize, Ordering};
 
 /// What is looked for is named this many times over at the most.
@@ -133,30 +136,54 @@ fn in_pool<T: Send>(work: impl FnOnce() -> T + Send) -> T {
 }
 
 fn run(mut sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
-    let mut files = Files::new(&sources);
-    files.parse_first(&sources, options);
+    let parsing = Parsing::new(&sources);
+    let parts = parts(&sources, label);
+    let mut document = match parts.as_slice() {
+        [part] if part.files.len() == sources.files.len() => {
+            let apps = part.app.iter().cloned().collect();
+            Document { apps, ..link_part(&sources, &part.files, &parsing, label, options) }
+        }
+        several => {
+            let link = |part: &Part| link_part(&view(&sources, part), &part.files, &parsing, label, options);
+            let documents = several.par_iter().map(link).collect();
+            merge(&sources, several, documents, label, parsing.count())
+        }
+    };
+    sources.skipped.append(&mut document.skipped);
+    sources.skipped.sort();
+    document.skipped.clone_from(&sources.skipped);
+    Scan { document, sources }
+}
+
+/// Links what is one: `origins` are the places of its files in the whole tree.
+fn link_part(
+    sources: &SourceTree,
+    origins: &[usize],
+    parsing: &Parsing<'_>,
+    label: &str,
+    options: &Options<'_>,
+) -> Document {
+    let mut files = Files::new(origins, parsing);
+    files.parse_first(sources, options);
     let mut round = 0;
-    let document = loop {
+    loop {
         options.tell(Stage::Link, round, 0);
-        let program = Program::new(&sources, std::mem::take(&mut files.bodies), LIBRARIES);
+        let program = Program::new(sources, std::mem::take(&mut files.bodies), LIBRARIES);
         let values = Values::new(&program);
         values.prepare();
         let linked = link(recover_all(&program, values), values, ROOMS);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {
-            let half_read = files.half_read(&sources);
+            let half_read = files.half_read(sources);
             let graph = complete(linked, values, &options.settings, half_read);
             let findings = rules::judge(&graph);
-            break document::write(&graph, &program, findings, label);
+            let document = document::write(&graph, &program, findings, label);
+            return Document { skipped: files.problems, ..document };
         }
         files.bodies = program.into_bodies();
-        files.parse(&more, &sources, options);
+        files.parse(&more, sources, options);
         round += 1;
-    };
-    sources.skipped.extend(files.problems);
-    sources.skipped.sort();
-    let document = Document { skipped: sources.skipped.clone(), ..document };
-    Scan { document, sources }
+    }
 }
 
 fn recover_all(program: &Program<'_>, values: Values<'_>) -> Facts {
@@ -168,17 +195,21 @@ fn recover_all(program: &Program<'_>, values: Values<'_>) -> Facts {
 }
 
 /// Which files are parsed, and what the others might hold.
-struct Files {
-    bodies: Vec<Option<Body>>,
+struct Files<'p> {
+    origins: &'p [usize],
+    parsing: &'p Parsing<'p>,
+    bodies: Vec<Option<Arc<Body>>>,
     problems: Vec<Skipped>,
     tried: Vec<bool>,
     asked: Asked,
 }
 
-impl Files {
-    fn new(sources: &SourceTree) -> Self {
-        let count = sources.files.len();
+impl<'p> Files<'p> {
+    fn new(origins: &'p [usize], parsing: &'p Parsing<'p>) -> Self {
+        let count = origins.len();
         Self {
+            origins,
+            parsing,
             bodies: (0..count).map(|_| None).collect(),
             problems: Vec::new(),
             tried: vec![false; count],
@@ -199,15 +230,14 @@ impl Files {
     fn parse(&mut self, files: &[usize], sources: &SourceTree, options: &Options<'_>) {
         let done = AtomicUsize::new(0);
         let parse = |&i: &usize| {
-            let parsed = syntax::parse(&sources.files[i], sources);
+            let parsed = self.parsing.file(self.origins[i]);
             options.tell(Stage::Parse, done.fetch_add(1, Ordering::Relaxed) + 1, files.len());
-            (i, parsed)
+            (i, parsed.clone())
         };
         let parsed: Vec<_> = files.par_iter().map(parse).collect();
         for (i, parsed) in parsed {
             self.tried[i] = true;
-            if let Some(problem) = parsed.problem {
-                let reason = format!("line {}: {}", problem.line, problem.what);
+            if let Some(reason) = parsed.problem {
                 self.problems.push(Skipped { path: sources.files[i].path.clone(), reason });
             }
             self.bodies[i] = Some(parsed.body);

@@ -14,7 +14,7 @@ use rustc_hash::FxHashSet;
 /// Links an app, every file of it parsed, and asks something of the graph.
 fn linked<T>(app: &str, ask: impl FnOnce(&Graph<'_>) -> T) -> T {
     let sources = from_texts(fixture::files(app));
-    let bodies = sources.files.iter().map(|file| Some(parse(file, &sources).body)).collect();
+    let bodies = sources.files.iter().map(|file| Some(parse(file, &sources).body.into())).collect();
     let program = Program::new(&sources, bodies, LIBRARIES);
     let values = Values::new(&program);
     let mut facts = Facts::default();

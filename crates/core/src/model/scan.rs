@@ -17,6 +17,8 @@ pub struct Document {
     pub version: u32,
     /// The scanned path as it was given.
     pub root: String,
+    /// What is built and started as one.
+    pub apps: Vec<App>,
     /// Parts of the tree with a build file of their own.
     pub modules: Vec<Module>,
     /// Pieces of UI that fill the window or are presented over it.
@@ -35,6 +37,20 @@ pub struct Document {
     pub skipped: Vec<Skipped>,
     /// Counts.
     pub totals: Totals,
+}
+
+/// What is built and started as one.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, JsonSchema)]
+#[serde(deny_unknown_fields)]
+pub struct App {
+    /// Its own name: application id, package, target or project; its folder where it has none.
+    pub name: String,
+    /// What it is built for.
+    pub platform: Platform,
+    /// Folder from the scanned root, `.` for the root itself.
+    pub root: String,
+    /// Folders of the modules that it is made of, its root first.
+    pub modules: Vec<String>,
 }
 
 /// A part of the scanned tree with its own build file.
@@ -220,12 +236,15 @@ pub struct Finding {
     pub related: Vec<Related>,
     /// What could not be understood and would make the finding wrong.
     pub unless: Vec<Related>,
+    /// Names of the apps in which it holds; none where it holds in all that have the place.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub apps: Vec<String>,
     /// Stable when lines move or unrelated code changes.
     pub fingerprint: String,
 }
 
 /// Another place that belongs to a finding.
-#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, JsonSchema)]
+#[derive(Debug, Clone, PartialEq, Eq, Hash, Serialize, Deserialize, JsonSchema)]
 #[serde(deny_unknown_fields)]
 pub struct Related {
     /// What is there.

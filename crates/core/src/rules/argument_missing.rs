@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::{Absent, RouteId};
 use crate::link::{Graph, parameters_of};
 use crate::model::Severity;
@@ -6,6 +6,7 @@ use crate::model::Severity;
 pub(super) static RULE: Rule = Rule {
     name: "argument-missing",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "A call does not pass an argument that its route requires.",
     why: "The screen asks for the value as soon as it opens, and the app stops there with an exception.",
     mend: "Pass the argument at the call, or give the parameter a default where it is declared.",

@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 use crate::types::{PlainType, differ, plain_type as known};
@@ -6,6 +6,7 @@ use crate::types::{PlainType, differ, plain_type as known};
 pub(super) static RULE: Rule = Rule {
     name: "argument-type",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "A value's type is not the one that the route declares, or that the screen takes out.",
     why: "A value of another type is not found where it is taken out: the screen gets the default, or the app stops.",
     mend: "Pass or read the value as the declared type.",

@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink, listed};
+use super::{Example, Report, Rule, Says, Sink, listed};
 use crate::facts::ScreenId;
 use crate::link::Graph;
 use crate::model::Severity;
@@ -7,6 +7,7 @@ use crate::names::nearest;
 pub(super) static RULE: Rule = Rule {
     name: "argument-unknown",
     severity: Severity::Warning,
+    says: Says::Presence,
     summary: "A call passes an argument that its route does not declare.",
     why: "The value never arrives under a name that the screen asks for: usually the name is misspelt, or was changed on one side only.",
     mend: "Use the declared name, or declare the argument at the route.",

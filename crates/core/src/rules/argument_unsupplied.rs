@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink, listed};
+use super::{Example, Report, Rule, Says, Sink, listed};
 use crate::facts::{Absent, Opened, Passes, RouteId};
 use crate::link::{Call, Graph, Parameter, Read};
 use crate::model::{Severity, Via};
@@ -7,6 +7,7 @@ use crate::names::nearest;
 pub(super) static RULE: Rule = Rule {
     name: "argument-unsupplied",
     severity: Severity::Warning,
+    says: Says::Absence,
     summary: "A screen reads a name that no route declares and no call passes.",
     why: "The value is never there: the screen always works with the default, or fails.",
     mend: "Read the declared name, or pass the value.",

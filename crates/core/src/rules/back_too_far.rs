@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::{Addresses, Presents, RouteId};
 use crate::link::{Call, Graph};
 use crate::model::{RouteKind, Severity, Verb};
@@ -8,6 +8,7 @@ use std::collections::VecDeque;
 pub(super) static RULE: Rule = Rule {
     name: "back-too-far",
     severity: Severity::Warning,
+    says: Says::Presence,
     summary: "A fixed number of steps back is more than the shortest way in.",
     why: "Whoever came by the shortest way is thrown out of the app, or looks at an empty window.",
     mend: "Pop to the screen by its name instead of counting, or pop no further than every way in allows.",

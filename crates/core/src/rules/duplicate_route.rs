@@ -1,10 +1,11 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "duplicate-route",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "Two declarations have one name where a call cannot tell them apart.",
     why: "Only one of them is ever shown. A change to the other one has no effect, and nobody sees why.",
     mend: "Give one of them another name, or take out the one that is not meant.",

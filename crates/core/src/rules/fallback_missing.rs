@@ -1,12 +1,13 @@
 //! Tables of names that have nothing for an unknown one.
 
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::{RouteKind, Severity};
 
 pub(super) static RULE: Rule = Rule {
     name: "fallback-missing",
     severity: Severity::Note,
+    says: Says::Presence,
     summary: "A table of route names has nothing for an unknown name.",
     why: "A misspelt name or an old link then fails where it is opened, and whoever tapped it sees nothing at all.",
     mend: "Answer unknown names with a page that says so and leads back.",

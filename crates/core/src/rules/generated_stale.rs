@@ -1,12 +1,13 @@
 //! Generated route code that does not know what its source declares.
 
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "generated-stale",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "Generated route code is missing, or does not know a route or parameter that its source declares.",
     why: "Callers can only pass what the generated code knows: the new value never arrives, or the app does not compile for the next one who generates.",
     mend: "Run the generator again and check in what it writes.",

@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::{Channel, ScreenId};
 use crate::link::Graph;
 use crate::model::{ResultSide, Severity};
@@ -7,6 +7,7 @@ use std::collections::BTreeSet;
 pub(super) static RULE: Rule = Rule {
     name: "hard-coded-key",
     severity: Severity::Note,
+    says: Says::Presence,
     summary: "An argument's or a result's key is written as a literal on both sides.",
     why: "The two literals agree only as long as nobody touches one of them, and no compiler looks.",
     mend: "Keep the key in one constant that both sides use, or use generated arguments.",

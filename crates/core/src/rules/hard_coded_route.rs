@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::At;
 use crate::link::{Call, Constant, Graph};
 use crate::model::{CallStatus, Severity, Verb};
@@ -8,6 +8,7 @@ use rustc_hash::FxHashMap;
 pub(super) static RULE: Rule = Rule {
     name: "hard-coded-route",
     severity: Severity::Warning,
+    says: Says::Presence,
     summary: "A call names its route by text written in place.",
     why: "When the route is renamed, this text stays behind, compiles, and fails when somebody taps the button.",
     mend: "Keep the text in one constant or function that the declaration and every call use.",

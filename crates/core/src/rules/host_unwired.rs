@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink, listed};
+use super::{Example, Report, Rule, Says, Sink, listed};
 use crate::facts::Unwired;
 use crate::link::Graph;
 use crate::model::Severity;
@@ -7,6 +7,7 @@ use crate::names::nearest;
 pub(super) static RULE: Rule = Rule {
     name: "host-unwired",
     severity: Severity::Error,
+    says: Says::Absence,
     summary: "A host has no graph, a graph or navigator no host, or a host, menu or layout names what is not there.",
     why: "What is not wired shows nothing, fails when it is inflated, or does nothing when it is tapped. None of it fails to compile.",
     mend: "Give it what it shows, name what is there, or take it out.",

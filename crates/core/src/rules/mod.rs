@@ -46,6 +46,8 @@ pub struct Rule {
     pub name: &'static str,
     /// How bad what it reports is, where a finding does not say otherwise.
     pub severity: Severity,
+    /// What kind of thing it says.
+    pub says: Says,
     /// When it reports, in one sentence.
     pub summary: &'static str,
     /// Why that matters.
@@ -56,6 +58,20 @@ pub struct Rule {
     pub example: Example,
     /// Looks at the graph.
     pub check: fn(&Graph<'_>, &mut Sink),
+}
+
+/// What kind of thing a rule says, for a place that several apps have.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Says {
+    /// Something is there that is wrong: in one app is enough.
+    Presence,
+    /// Something is nowhere: no app may have it.
+    Absence,
+}
+
+/// What kind of thing the rule of a name says.
+pub(crate) fn says(rule: &str) -> Says {
+    RULES.iter().find(|known| known.name == rule).map_or(Says::Presence, |rule| rule.says)
 }
 
 /// A slip and its mending.
@@ -207,6 +223,7 @@ fn run(rule: &Rule, graph: &Graph<'_>) -> Vec<Finding> {
             help: report.help.unwrap_or_else(|| rule.mend.to_owned()),
             at,
             related: placed(graph, report.related.into_iter()),
+            apps: Vec::new(),
             fingerprint: format!("{:016x}", xxh3_64(identity.as_bytes())),
         }
     });

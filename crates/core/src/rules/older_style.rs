@@ -1,10 +1,11 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::{CallStatus, RouteKind, Severity, Style};
 
 pub(super) static RULE: Rule = Rule {
     name: "older-style",
     severity: Severity::Note,
+    says: Says::Presence,
     summary: "A route or call that is still in another style than the one the settings name as the target.",
     why: "What is left in the older style keeps both alive, and hops between the two are where arguments get lost.",
     mend: "Move it, or take `target` out of the settings.",

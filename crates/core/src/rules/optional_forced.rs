@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::{Absent, RouteId};
 use crate::link::Graph;
 use crate::model::Severity;
@@ -6,6 +6,7 @@ use crate::model::Severity;
 pub(super) static RULE: Rule = Rule {
     name: "optional-forced",
     severity: Severity::Warning,
+    says: Says::Presence,
     summary: "A screen forces a value that may be absent.",
     why: "It works as long as every caller happens to pass the value, and stops the app for the first one that does not.",
     mend: "Take the value with a default or a check, or make the parameter required and not nullable.",

@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::{Opened, RouteId, Unopened};
 use crate::link::Graph;
 use crate::model::{RouteKind, Severity};
@@ -6,6 +6,7 @@ use crate::model::{RouteKind, Severity};
 pub(super) static RULE: Rule = Rule {
     name: "orphan-screen",
     severity: Severity::Warning,
+    says: Says::Absence,
     summary: "A screen that no route shows and nothing makes, or a route that is no entry and that no call names.",
     why: "It is carried along, translated and tested, and nobody can open it: left over, or its way in was lost.",
     mend: "Open it from somewhere, or take it out.",

@@ -1,10 +1,11 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "out-of-scope-route",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "The route exists, but not where this call can see it.",
     why: "A name is only found where it is looked for. From here it is not, and the call fails when it runs.",
     mend: "Use a route that this screen can see: declare one here or where both can see it, or go through what holds it.",

@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink, listed};
+use super::{Example, Report, Rule, Says, Sink, listed};
 use crate::facts::{Channel, RouteId};
 use crate::link::{Graph, ResultSideLinked};
 use crate::model::{CallStatus, Platform, ResultSide, Severity};
@@ -8,6 +8,7 @@ use crate::types::differ;
 pub(super) static RULE: Rule = Rule {
     name: "result-unmatched",
     severity: Severity::Warning,
+    says: Says::Absence,
     summary: "A result key is sent and never received, or the reverse.",
     why: "The screen that waits never hears, and nothing says so: the answer is simply lost.",
     mend: "Use one key on both sides, from one constant; or take out the side that has no other.",

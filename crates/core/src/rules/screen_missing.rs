@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::Shows;
 use crate::link::Graph;
 use crate::model::Severity;
@@ -6,6 +6,7 @@ use crate::model::Severity;
 pub(super) static RULE: Rule = Rule {
     name: "screen-missing",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "A route shows a class that the source does not have, or none at all.",
     why: "No build looks at names in markup or at files that are fetched late: the app stops when the route is opened.",
     mend: "Name the class where it is now, or take the route out.",

@@ -1,12 +1,13 @@
 //! An earlier or wider pattern that takes the calls meant for this route.
 
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "shadowed-route",
     severity: Severity::Warning,
+    says: Says::Presence,
     summary: "An earlier or wider pattern always takes the calls meant for this route.",
     why: "Patterns are asked one after the other. The wide one fits as well, comes first, and shows another screen.",
     mend: "Move the narrow pattern before the wide one, or make the wide one narrower.",

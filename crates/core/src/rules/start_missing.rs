@@ -1,10 +1,11 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "start-missing",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "A graph has no start, or its start is not one of its routes.",
     why: "The graph cannot be opened: the app stops when it is.",
     mend: "Name one of the graph's own destinations as its start.",

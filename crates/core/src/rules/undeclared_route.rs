@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink, listed};
+use super::{Example, Report, Rule, Says, Sink, listed};
 use crate::link::Graph;
 use crate::model::{CallStatus, Severity};
 use crate::names::nearest;
@@ -6,6 +6,7 @@ use crate::names::nearest;
 pub(super) static RULE: Rule = Rule {
     name: "undeclared-route",
     severity: Severity::Error,
+    says: Says::Presence,
     summary: "A call's target is known, and no route fits.",
     why: "The call compiles, since the name exists somewhere else or is only text, and the app stops when it runs.",
     mend: "Use the name of a declared route, or declare this one.",

@@ -1,4 +1,4 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::facts::{RouteId, ScreenId};
 use crate::link::{Graph, reachable_from};
 use crate::model::Severity;
@@ -6,6 +6,7 @@ use crate::model::Severity;
 pub(super) static RULE: Rule = Rule {
     name: "unreachable-route",
     severity: Severity::Warning,
+    says: Says::Absence,
     summary: "Calls name it, but none of them can be reached from any entry.",
     why: "It looks used, since something opens it. Yet every way to it starts where nobody can get.",
     mend: "Open one of the screens on the way from somewhere that can be reached, or take the whole island out.",

@@ -1,10 +1,11 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "unused-name",
     severity: Severity::Note,
+    says: Says::Absence,
     summary: "A route constant or a declared action that nothing uses.",
     why: "It tells readers of a way through the app that is not there.",
     mend: "Use it, or take it out.",

@@ -1,10 +1,11 @@
-use super::{Example, Report, Rule, Sink};
+use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
 
 pub(super) static RULE: Rule = Rule {
     name: "wiring-slip",
     severity: Severity::Warning,
+    says: Says::Presence,
     summary: "Set-up that compiles and then does nothing, or fails when it runs.",
     why: "The code reads as if it worked. What is missing is a step that nothing but running it would miss.",
     mend: "Add the step that is missing, or take the set-up out.",

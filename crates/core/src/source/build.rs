@@ -1,6 +1,7 @@
 //! What a module's build file says of it.
 
-use super::{gradle, msbuild, package, pubspec};
+use super::projects::{Link, Target, xcode, xcodegen};
+use super::{gradle, msbuild, package, pubspec, swift_package};
 
 /// Settings of one build file.
 #[derive(Debug, Clone, Default, PartialEq, Eq)]
@@ -21,6 +22,12 @@ pub struct Build {
     pub checks_paths: bool,
     /// The versions of packages that it asks for, as written.
     pub versions: Vec<(String, String)>,
+    /// Other parts of the tree that it names.
+    pub links: Vec<Link>,
+    /// What the project builds, where it builds several things from one folder.
+    pub targets: Vec<Target>,
+    /// Whether what it builds is started by itself.
+    pub runs: bool,
 }
 
 /// What builds a module. Of several in one folder the first counts.
@@ -50,22 +57,28 @@ type Reader = (&'static str, Tool, fn(&str) -> Build);
 const READERS: &[Reader] = &[
     ("build.gradle", Tool::Gradle, gradle::read),
     ("build.gradle.kts", Tool::Gradle, gradle::read),
-    ("Package.swift", Tool::SwiftPackage, nothing),
+    ("Package.swift", Tool::SwiftPackage, swift_package::read),
     ("package.json", Tool::Npm, package::read),
     // A project of JavaScript whose package file is made when it is set up.
-    ("app.config.js", Tool::Npm, nothing),
-    ("app.config.ts", Tool::Npm, nothing),
+    ("app.config.js", Tool::Npm, of_an_app),
+    ("app.config.ts", Tool::Npm, of_an_app),
     ("metro.config.js", Tool::Npm, nothing),
     ("buildozer.spec", Tool::Project, nothing),
     ("pyproject.toml", Tool::Project, nothing),
     ("*.csproj", Tool::MsBuild, msbuild::read),
-    ("project.yml", Tool::Project, nothing),
+    ("project.yml", Tool::Project, xcodegen::read),
+    ("project.pbxproj", Tool::Project, xcode::read),
     ("pubspec.yaml", Tool::Pub, pubspec::read),
 ];
 
 /// A build file that says nothing which matters here, but that its folder is a module.
 fn nothing(_: &str) -> Build {
     Build::default()
+}
+
+/// The configuration of an app that says nothing else which matters here.
+fn of_an_app(_: &str) -> Build {
+    Build { runs: true, ..Build::default() }
 }
 
 impl Build {
@@ -97,6 +110,9 @@ impl Build {
         self.plugins.extend(other.plugins);
         self.depends_on.extend(other.depends_on);
         self.versions.extend(other.versions);
+        self.links.extend(other.links);
+        self.targets.extend(other.targets);
+        self.runs |= other.runs;
         self.checks_paths |= other.checks_paths;
     }
 }

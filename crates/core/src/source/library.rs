@@ -1,8 +1,11 @@
 //! Files that others import by a URI, and the names they go by: a library is its path without the
 //! extension.
 
+use super::projects::common;
 use super::scripts::{Entries, Scripts};
-use super::{Language, SourceFile, SourceTree, Tool};
+use super::{Language, ModuleInfo, SourceFile, SourceTree, Tool};
+use rustc_hash::FxHashSet;
+use std::sync::Arc;
 
 /// The library that a file is; `None` where files are no libraries.
 #[must_use]
@@ -34,9 +37,9 @@ pub fn target_of(file: &SourceFile, sources: &SourceTree) -> String {
             return target.to_owned();
         }
     }
-    match module.path.as_str() {
-        "." => String::new(),
-        folder => folder.replace('.', "-"),
+    match (module.build.tool, module.path.as_str()) {
+        (Tool::SwiftPackage, folder) if folder != "." => folder.replace('.', "-"),
+        _ => String::new(),
     }
 }
 
@@ -54,9 +57,11 @@ impl SourceTree {
         let bare = uri.strip_suffix(".dart").unwrap_or(uri);
         if let Some(rest) = bare.strip_prefix("package:") {
             let (package, path) = rest.split_once('/').unwrap_or((rest, ""));
-            let module = self.modules.iter().find(|module| {
+            // Of several packages of a name, the one that lies nearest.
+            let named = self.modules.iter().filter(|module| {
                 module.build.tool == Tool::Pub && module.build.name.as_deref() == Some(package)
             });
+            let module = named.max_by_key(|module| (module.holds(&file.path), common(&module.path, folder)));
             return match module {
                 Some(module) if module.path == "." => format!("lib/{path}"),
                 Some(module) => format!("{}/lib/{path}", module.path),
@@ -73,13 +78,17 @@ impl SourceTree {
 impl SourceTree {
     /// Notes which libraries there are, once all files are.
     pub(super) fn note_scripts(mut self, configurations: &[(String, String)]) -> Self {
-        let script = |file: &&SourceFile| matches!(file.language, Language::Script { .. } | Language::Python);
-        let libraries = self.files.iter().filter(script).filter_map(library_of);
-        self.libraries = libraries.map(str::to_owned).collect();
+        self.libraries = libraries(&self.files);
         let scripts = self.files.iter().filter(|file| matches!(file.language, Language::Script { .. }));
         let scripts: Vec<&str> = scripts.map(|file| file.path.as_str()).collect();
-        self.scripts = Scripts::new(&scripts, configurations);
+        self.scripts = Arc::new(Scripts::new(&scripts, configurations));
         self
+    }
+
+    /// Some of its files, with modules that they are of, as a tree of their own.
+    pub(crate) fn part(&self, files: Vec<SourceFile>, modules: Vec<ModuleInfo>) -> Self {
+        let libraries = libraries(&files);
+        Self { files, modules, libraries, scripts: Arc::clone(&self.scripts), skipped: Vec::new() }
     }
 }
 
@@ -110,8 +119,13 @@ impl SourceTree {
     }
 }
 
+fn libraries(files: &[SourceFile]) -> FxHashSet<String> {
+    let script = |file: &&SourceFile| matches!(file.language, Language::Script { .. } | Language::Python);
+    files.iter().filter(script).filter_map(library_of).map(str::to_owned).collect()
+}
+
 /// A relative path as seen from a folder.
-pub(super) fn joined(folder: &str, path: &str) -> String {
+pub(crate) fn joined(folder: &str, path: &str) -> String {
     let mut parts: Vec<&str> = folder.split('/').filter(|part| !part.is_empty()).collect();
     for part in path.split('/') {
         match part {

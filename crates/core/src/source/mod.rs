@@ -2,21 +2,27 @@
 
 mod app_settings;
 mod build;
+mod build_tokens;
 mod decode;
 mod gradle;
 mod language;
 mod library;
 mod msbuild;
 mod package;
+mod projects;
 mod pubspec;
 mod script_files;
 mod scripts;
+mod swift_package;
 mod text;
 mod walk;
 
 pub use build::{Build, Tool};
 pub use language::{Language, Resource};
 pub use library::{library_of, target_of};
+pub(crate) use library::joined;
+pub(crate) use projects::plain;
+pub use projects::{Link, Target};
 pub use text::Text;
 pub(crate) use text::words;
 #[cfg(test)]
@@ -26,6 +32,7 @@ pub use walk::{discover, discover_without, from_texts};
 use crate::model::Skipped;
 use rustc_hash::FxHashSet;
 use scripts::Scripts;
+use std::sync::Arc;
 
 /// All that was found below a root.
 #[derive(Debug, Default)]
@@ -37,13 +44,13 @@ pub struct SourceTree {
     /// Libraries that are found by their paths.
     pub(crate) libraries: FxHashSet<String>,
     /// Where scripts find others.
-    pub(crate) scripts: Scripts,
+    pub(crate) scripts: Arc<Scripts>,
     /// Files that were left out or only partly read.
     pub skipped: Vec<Skipped>,
 }
 
 /// One decoded file.
-#[derive(Debug)]
+#[derive(Debug, Clone)]
 pub struct SourceFile {
     /// Path from the root, with `/`.
     pub path: String,
@@ -52,16 +59,20 @@ pub struct SourceFile {
     /// Index into [`SourceTree::modules`].
     pub module: usize,
     /// Its text.
-    pub text: Text,
+    pub text: Arc<Text>,
 }
 
 /// A folder with a build file of its own.
-#[derive(Debug, Clone)]
+#[derive(Debug, Clone, Default)]
 pub struct ModuleInfo {
     /// Folder from the root, `.` for the root itself.
     pub path: String,
     /// What its build file says.
     pub build: Build,
+    /// Indices of the modules that it needs.
+    pub needs: Vec<usize>,
+    /// Folder of the settings that it is built under, where some are; empty for the root.
+    pub root: Option<String>,
 }
 
 impl ModuleInfo {

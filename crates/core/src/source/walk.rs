@@ -3,15 +3,17 @@
 use super::app_settings;
 use super::decode::decode;
 use super::language::is_test_source;
+use super::projects::{self, Layout};
 use super::scripts;
-use super::{Build, Language, ModuleInfo, SourceFile, SourceTree, Text};
+use super::{Build, Language, ModuleInfo, SourceFile, SourceTree, Text, Tool};
 use crate::Error;
 use crate::model::Skipped;
 use ignore::gitignore::{Gitignore, GitignoreBuilder};
 use ignore::{DirEntry, WalkBuilder};
 use rayon::prelude::*;
-use rustc_hash::FxHashSet;
+use rustc_hash::{FxHashMap, FxHashSet};
 use std::path::{Path, PathBuf};
+use std::sync::Arc;
 
 /// A larger file is no hand-written screen.
 const MAX_BYTES: u64 = 2 * 1024 * 1024;
@@ -75,7 +77,7 @@ pub fn from_texts(texts: Vec<(String, String)>) -> SourceTree {
         .into_iter()
         .filter_map(|(path, text)| {
             let language = Language::of(&path).filter(|_| !is_test_source(&path))?;
-            Some(SourceFile { path, language, module: 0, text: Text::new(text) })
+            Some(SourceFile { path, language, module: 0, text: Arc::new(Text::new(text)) })
         })
         .collect();
     files.sort_by(|a, b| a.path.cmp(&b.path));
@@ -215,7 +217,7 @@ fn read(root: &Path, path: &str, language: Language) -> Outcome {
         return leave("a line of more than 50,000 bytes: minified or data; not read");
     }
     let trouble = decoded.trouble.map(|reason| skip(path.to_owned(), &reason));
-    let file = SourceFile { path: path.to_owned(), language, module: 0, text: Text::new(decoded.text) };
+    let file = SourceFile { path: path.to_owned(), language, module: 0, text: Arc::new(Text::new(decoded.text)) };
     Outcome::Read(Box::new(file), trouble)
 }
 
@@ -226,7 +228,10 @@ pub(crate) fn is_read(path: &str) -> bool {
 }
 
 fn is_configuration(path: &str) -> bool {
-    Build::is_file(path) || scripts::is_configuration(path) || app_settings::is_file(path)
+    Build::is_file(path)
+        || scripts::is_configuration(path)
+        || app_settings::is_file(path)
+        || projects::is_file(path)
 }
 
 /// Configurations by path, not in the order in which a disk happens to list them.
@@ -244,17 +249,25 @@ fn folder_of(path: &str) -> &str {
 /// folder belong to a module at the root.
 fn modules(texts: &[(String, String)], files: &mut [SourceFile]) -> Vec<ModuleInfo> {
     let settings = texts.iter().filter(|(path, _)| app_settings::is_file(path));
-    let checked = settings.filter(|(_, text)| app_settings::checks_paths(text));
-    let checked: Vec<&str> = checked.map(|(path, _)| folder_of(path)).collect();
-    let mut modules: Vec<ModuleInfo> = texts
-        .iter()
-        .filter(|(path, _)| Build::is_file(path))
-        .map(|(path, text)| {
-            let folder = folder_of(path);
-            let checks_paths = checked.contains(&folder);
-            ModuleInfo { path: folder.to_owned(), build: Build { checks_paths, ..Build::read(path, text) } }
-        })
-        .collect();
+    let folders = |says: fn(&str) -> bool| -> Vec<&str> {
+        settings.clone().filter(|(_, text)| says(text)).map(|(path, _)| folder_of(path)).collect()
+    };
+    let (checked, running) = (folders(app_settings::checks_paths), folders(app_settings::are_of_an_app));
+    let layout = Layout::read(texts);
+    let read = |(path, text): &(String, String)| {
+        let folder = projects::folder_of_build(path);
+        let mut build = Build { checks_paths: checked.contains(&folder), ..Build::read(path, text) };
+        build.runs |= build.tool == Tool::Npm && running.contains(&folder);
+        layout.name_plugins(folder, &mut build);
+        let root = layout.root_of(folder).map(str::to_owned);
+        ModuleInfo { path: folder.to_owned(), build, needs: Vec::new(), root }
+    };
+    let builds = texts.iter().filter(|(path, _)| Build::is_file(path));
+    let mut modules: Vec<ModuleInfo> = builds.map(read).collect();
+    let hosts: Vec<bool> =
+        modules.iter().map(|m| projects::is_of_host(&m.path, m.build.tool, &modules)).collect();
+    let mut hosts = hosts.into_iter();
+    modules.retain(|_| !hosts.next().unwrap_or_default());
     modules.sort_by(|a, b| (&a.path, a.build.tool).cmp(&(&b.path, b.build.tool)));
     modules.dedup_by(|more, kept| {
         let same = more.path == kept.path;
@@ -264,13 +277,28 @@ fn modules(texts: &[(String, String)], files: &mut [SourceFile]) -> Vec<ModuleIn
         same
     });
     if !modules.iter().any(|m| m.path == ".") {
-        modules.insert(0, ModuleInfo { path: ".".to_owned(), build: Build::default() });
+        modules.insert(0, ModuleInfo { path: ".".to_owned(), ..ModuleInfo::default() });
     }
-    for file in files.iter_mut() {
-        let owner = modules.iter().enumerate().filter(|(_, m)| m.holds(&file.path));
-        file.module = owner.max_by_key(|(_, m)| m.path.len()).map_or(0, |(i, _)| i);
-    }
+    let needs = projects::needs(&modules, &layout);
+    modules.iter_mut().zip(needs).for_each(|(module, needs)| module.needs = needs);
+    place(files, &modules);
     modules
+}
+
+/// A file is of the module of the nearest folder around it.
+fn place(files: &mut [SourceFile], modules: &[ModuleInfo]) {
+    let by_path: FxHashMap<&str, usize> = modules.iter().zip(0..).map(|(m, i)| (m.path.as_str(), i)).collect();
+    let root = by_path.get(".").copied().unwrap_or_default();
+    for file in files.iter_mut() {
+        let mut around = file.path.as_str();
+        file.module = loop {
+            let Some((folder, _)) = around.rsplit_once('/') else { break root };
+            match by_path.get(folder) {
+                Some(&module) => break module,
+                None => around = folder,
+            }
+        };
+    }
 }
 
 #[cfg(test)]

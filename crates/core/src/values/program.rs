@@ -9,7 +9,7 @@ use rayon::prelude::*;
 use rustc_hash::{FxHashMap, FxHashSet};
 use smol_str::SmolStr;
 use std::collections::BTreeSet;
-use std::sync::{Mutex, OnceLock};
+use std::sync::{Arc, Mutex, OnceLock};
 
 /// A node of the program.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, PartialOrd, Ord, Hash)]
@@ -24,7 +24,7 @@ pub struct Ref {
 #[derive(Debug)]
 pub struct Program<'s> {
     sources: &'s SourceTree,
-    bodies: Vec<Option<Body>>,
+    bodies: Vec<Option<Arc<Body>>>,
     libraries: &'static [Library],
     empty: Tree,
     index: Index,
@@ -73,10 +73,10 @@ impl<'s> Program<'s> {
     /// Indexes parsed files; `bodies` runs parallel to the tree's files, `None` for those that were
     /// not parsed. `libraries` says what the platforms' own classes do.
     #[must_use]
-    pub fn new(sources: &'s SourceTree, bodies: Vec<Option<Body>>, libraries: &'static [Library]) -> Self {
+    pub fn new(sources: &'s SourceTree, bodies: Vec<Option<Arc<Body>>>, libraries: &'static [Library]) -> Self {
         let mut index = Index::default();
         for (file, body) in bodies.iter().enumerate() {
-            if let Some(tree) = body.as_ref().and_then(Body::code) {
+            if let Some(tree) = body.as_deref().and_then(Body::code) {
                 index.add(u32::try_from(file).unwrap_or(u32::MAX), tree);
             }
         }
@@ -101,7 +101,7 @@ impl<'s> Program<'s> {
 
     /// Gives the parsed files back, to be indexed again with more of them.
     #[must_use]
-    pub fn into_bodies(self) -> Vec<Option<Body>> {
+    pub fn into_bodies(self) -> Vec<Option<Arc<Body>>> {
         self.bodies
     }
 
@@ -218,13 +218,13 @@ impl<'s> Program<'s> {
     /// A file's tree, empty for one that is not parsed code.
     #[must_use]
     pub fn tree(&self, file: u32) -> &Tree {
-        self.bodies[file as usize].as_ref().and_then(Body::code).unwrap_or(&self.empty)
+        self.bodies[file as usize].as_deref().and_then(Body::code).unwrap_or(&self.empty)
     }
 
     /// A file's elements, if it is parsed XML.
     #[must_use]
     pub fn markup(&self, file: u32) -> Option<&Markup> {
-        self.bodies[file as usize].as_ref().and_then(Body::markup)
+        self.bodies[file as usize].as_deref().and_then(Body::markup)
     }
 
     /// Classes of a full dotted name.

@@ -9,7 +9,7 @@ use expect_test::{Expect, expect};
 
 fn shown(fixture: &str) -> String {
     let sources = from_texts(crate::fixture::files(fixture));
-    let bodies = sources.files.iter().map(|file| Some(syntax::parse(file, &sources).body)).collect();
+    let bodies = sources.files.iter().map(|file| Some(syntax::parse(file, &sources).body.into())).collect();
     let program = Program::new(&sources, bodies, crate::recover::LIBRARIES);
     let values = Values::new(&program);
     let lines = program.calls_named("show").iter().filter_map(|&at| {

@@ -72,7 +72,7 @@ fn shown(language: In, lines: &str) -> String {
     let sources = from_texts(vec![language.file(lines)]);
     let parsed = parse(&sources.files[0], &sources);
     assert_eq!(parsed.problem, None, "{language:?}: the cell is valid");
-    let program = Program::new(&sources, vec![Some(parsed.body)], LIBRARIES);
+    let program = Program::new(&sources, vec![Some(parsed.body.into())], LIBRARIES);
     let values = Values::new(&program);
     let mut found = BTreeSet::new();
     for &at in program.calls_named("show") {
