@@ -59,7 +59,7 @@ impl Color {
 pub(crate) enum Command {
     /// Say what is in an app, where it starts, and what is wrong with its navigation
     #[command(
-        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/app --format json > scan.json"
+        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/tree --app members\n  fallow-lantern scan path/to/app --format json > scan.json"
     )]
     Scan(Scan),
     /// List the declared routes: what each shows, takes, and how often it is opened
@@ -79,7 +79,7 @@ pub(crate) enum Command {
     Reach(Reach),
     /// Compare two apps, or an app with the style it is moving to, and say what is missing
     #[command(
-        after_help = "Examples:\n  fallow-lantern gaps old/app new/app\n  fallow-lantern gaps path/to/app --to compose-typed\n  fallow-lantern gaps old/app new/app --format markdown > gaps.md\n\nExit status: 0 no gaps, 1 gaps, 2 the job could not be done."
+        after_help = "Examples:\n  fallow-lantern gaps old/app new/app\n  fallow-lantern gaps path/to/app --to compose-typed\n  fallow-lantern gaps path/to/tree --old-app members --new-app desk\n  fallow-lantern gaps old/app new/app --format markdown > gaps.md\n\nExit status: 0 no gaps, 1 gaps, 2 the job could not be done."
     )]
     Gaps(Gaps),
     /// Draw the screens and the hops between them
@@ -108,12 +108,18 @@ pub(crate) struct Scan {
     /// The app's folder
     #[arg(default_value = ".")]
     pub(crate) path: PathBuf,
+    /// Keep to one app of the tree, by its name or its folder
+    #[arg(long, value_name = "NAME")]
+    pub(crate) app: Option<String>,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
     pub(crate) format: Format,
     /// The least severity that makes the exit status 1
     #[arg(long, value_name = "SEVERITY", default_value = "warning")]
     pub(crate) threshold: Threshold,
+    /// Show notes as well; without it they are counted by rule
+    #[arg(long)]
+    pub(crate) notes: bool,
 }
 
 /// What the listings take.
@@ -122,6 +128,9 @@ pub(crate) struct Listing {
     /// The app's folder
     #[arg(default_value = ".")]
     pub(crate) path: PathBuf,
+    /// Keep to one app of the tree, by its name or its folder
+    #[arg(long, value_name = "NAME")]
+    pub(crate) app: Option<String>,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
     pub(crate) format: Format,
@@ -137,6 +146,9 @@ pub(crate) struct Reach {
     /// The app's folder
     #[arg(long = "in", value_name = "PATH", default_value = ".")]
     pub(crate) path: PathBuf,
+    /// Keep to one app of the tree, by its name or its folder
+    #[arg(long, value_name = "NAME")]
+    pub(crate) app: Option<String>,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
     pub(crate) format: Format,
@@ -150,6 +162,12 @@ pub(crate) struct Gaps {
     /// The new app's folder
     #[arg(conflicts_with = "to")]
     pub(crate) new: Option<PathBuf>,
+    /// The app that is old, of several in its tree, by its name or its folder
+    #[arg(long, value_name = "NAME")]
+    pub(crate) old_app: Option<String>,
+    /// The app that is new; of the same tree where no other is named
+    #[arg(long, value_name = "NAME", conflicts_with = "to")]
+    pub(crate) new_app: Option<String>,
     /// The style that the app is moving to; by default the settings' target
     #[arg(long, value_name = "STYLE")]
     pub(crate) to: Option<String>,
@@ -164,6 +182,9 @@ pub(crate) struct Map {
     /// The app's folder
     #[arg(default_value = ".")]
     pub(crate) path: PathBuf,
+    /// Keep to one app of the tree, by its name or its folder
+    #[arg(long, value_name = "NAME")]
+    pub(crate) app: Option<String>,
     /// How to draw it; by default what the output's name says, else SVG
     #[arg(long, value_name = "FORMAT")]
     pub(crate) format: Option<MapFormat>,
@@ -208,6 +229,9 @@ pub(crate) struct Report {
     /// The app's folder
     #[arg(default_value = ".")]
     pub(crate) path: PathBuf,
+    /// Keep to one app of the tree, by its name or its folder
+    #[arg(long, value_name = "NAME")]
+    pub(crate) app: Option<String>,
     /// The file to write to
     #[arg(long, short, value_name = "FILE", default_value = "report.html")]
     pub(crate) output: PathBuf,

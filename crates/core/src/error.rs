@@ -30,6 +30,23 @@ pub enum Error {
     /// Nothing below the path is an app's source.
     #[error("{} holds no app that can be read: no build file, manifest or source of a known platform was found below it", .0.display())]
     NoApp(PathBuf),
+    /// An app that the tree does not have.
+    #[error("there is no app `{given}` in {label}: {}", known(.names))]
+    NoSuchApp {
+        /// What was asked for.
+        given: String,
+        /// The tree as it is shown.
+        label: String,
+        /// The apps that it has.
+        names: Vec<String>,
+    },
+}
+
+fn known(names: &[String]) -> String {
+    match names {
+        [] => "no app was found in it".to_owned(),
+        names => format!("it has `{}`", names.join("`, `")),
+    }
 }
 
 fn did_you_mean(near: &[String]) -> String {

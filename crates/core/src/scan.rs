@@ -6,7 +6,7 @@
 
 use crate::apps::{Part, merge, parts, view};
 use crate::facts::Facts;
-use crate::link::{complete, link};
+use crate::link::{Around, complete, link};
 use crate::model::{Document, Skipped};
 use crate::parsing::Parsing;
 use crate::recover::{LIBRARIES, ROOMS, STYLES, recover};
@@ -44,6 +44,8 @@ pub struct Options<'o> {
     pub settings: Settings,
     /// The settings' file, for slips that only show against the app.
     pub settings_path: Option<PathBuf>,
+    /// Keep to the app of this name, or of this folder.
+    pub app: Option<String>,
     /// Told of every step, from any thread.
     pub watch: Option<&'o (dyn Fn(Progress) + Sync)>,
 }
@@ -86,7 +88,8 @@ pub fn scan_with(root: &Path, label: &str, options: &Options<'_>) -> Result<Scan
     options.tell(Stage::Find, 0, 0);
     let left_out: Vec<String> = options.settings.leave_out.iter().map(|path| path.name.clone()).collect();
     let sources = discover_without(root, &left_out)?;
-    let scan = in_pool(|| run(sources, label, options));
+    let parts = kept(parts(&sources, label), label, options.app.as_deref())?;
+    let scan = in_pool(|| run(sources, &parts, label, options));
     let unknown = |entry: &&Named| {
         !scan
             .document
@@ -121,10 +124,11 @@ pub fn scan_sources(sources: SourceTree, label: &str) -> Scan {
 }
 
 /// Scans source that is in memory, as it was settled. Paths that are left out are for those who find
-/// files; entries that name no route are passed over.
+/// files; entries that name no route, and an app to keep to, are passed over.
 #[must_use]
 pub fn scan_sources_with(sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
-    in_pool(|| run(sources, label, options))
+    let parts = parts(&sources, label);
+    in_pool(|| run(sources, &parts, label, options))
 }
 
 fn in_pool<T: Send>(work: impl FnOnce() -> T + Send) -> T {
@@ -135,16 +139,15 @@ fn in_pool<T: Send>(work: impl FnOnce() -> T + Send) -> T {
     }
 }
 
-fn run(mut sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
+fn run(mut sources: SourceTree, parts: &[Part], label: &str, options: &Options<'_>) -> Scan {
     let parsing = Parsing::new(&sources);
-    let parts = parts(&sources, label);
-    let mut document = match parts.as_slice() {
+    let mut document = match parts {
         [part] if part.files.len() == sources.files.len() => {
             let apps = part.app.iter().cloned().collect();
-            Document { apps, ..link_part(&sources, &part.files, &parsing, label, options) }
+            Document { apps, ..link_part(&sources, part, &parsing, label, options) }
         }
         several => {
-            let link = |part: &Part| link_part(&view(&sources, part), &part.files, &parsing, label, options);
+            let link = |part: &Part| link_part(&view(&sources, part), part, &parsing, label, options);
             let documents = several.par_iter().map(link).collect();
             merge(&sources, several, documents, label, parsing.count())
         }
@@ -155,15 +158,27 @@ fn run(mut sources: SourceTree, label: &str, options: &Options<'_>) -> Scan {
     Scan { document, sources }
 }
 
-/// Links what is one: `origins` are the places of its files in the whole tree.
+/// The parts that were asked for.
+fn kept(mut parts: Vec<Part>, label: &str, app: Option<&str>) -> Result<Vec<Part>, Error> {
+    let Some(given) = app else { return Ok(parts) };
+    let names = || parts.iter().filter_map(|part| Some(part.app.as_ref()?.name.clone())).collect();
+    let is_meant = |part: &Part| part.app.as_ref().is_some_and(|app| app.name == given || app.root == given);
+    if !parts.iter().any(is_meant) {
+        return Err(Error::NoSuchApp { given: given.to_owned(), label: label.to_owned(), names: names() });
+    }
+    parts.retain(is_meant);
+    Ok(parts)
+}
+
+/// Links what is one; `sources` are its own.
 fn link_part(
     sources: &SourceTree,
-    origins: &[usize],
+    part: &Part,
     parsing: &Parsing<'_>,
     label: &str,
     options: &Options<'_>,
 ) -> Document {
-    let mut files = Files::new(origins, parsing);
+    let mut files = Files::new(&part.files, parsing);
     files.parse_first(sources, options);
     let mut round = 0;
     loop {
@@ -174,8 +189,8 @@ fn link_part(
         let linked = link(recover_all(&program, values), values, ROOMS);
         let more = if round < MAX_ROUNDS { files.wanted(&program) } else { Vec::new() };
         if more.is_empty() {
-            let half_read = files.half_read(sources);
-            let graph = complete(linked, values, &options.settings, half_read);
+            let around = Around { half_read: files.half_read(sources), exported: part.app.is_none() };
+            let graph = complete(linked, values, &options.settings, around);
             let findings = rules::judge(&graph);
             let document = document::write(&graph, &program, findings, label);
             return Document { skipped: files.problems, ..document };

@@ -16,12 +16,13 @@ impl<'a> Apps<'a> {
         Self { given }
     }
 
-    /// Scans an app.
-    pub(super) fn scan(&self, path: &Path) -> Result<Scan, Failure> {
+    /// Scans a tree, or one app of it.
+    pub(super) fn scan(&self, path: &Path, app: Option<&str>) -> Result<Scan, Failure> {
         let (settings, settings_path) = self.settings(path)?;
         let bar = Bar::new();
         let watch = |progress| bar.show(progress);
-        let options = Options { settings, settings_path: Some(settings_path), watch: Some(&watch) };
+        let app = app.map(str::to_owned);
+        let options = Options { settings, settings_path: Some(settings_path), app, watch: Some(&watch) };
         Ok(scan_with(path, &path.to_string_lossy(), &options)?)
     }
 

@@ -5,7 +5,7 @@ use crate::look::Look;
 use crate::{Failure, Outcome};
 
 pub(super) fn run(args: &Listing, apps: &Apps) -> Result<Outcome, Failure> {
-    let scan = apps.scan(&args.path)?;
+    let scan = apps.scan(&args.path, args.app.as_deref())?;
     let out = &mut anstream::stdout().lock();
     match args.format {
         Format::Text => format::tables::calls(&scan.document, Look::of_stdout(), out)?,

@@ -21,11 +21,11 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     }
     write(&APPS, folder)?;
     let app = folder.join("android");
-    let scan = apps.scan(&app)?;
+    let scan = apps.scan(&app, None)?;
     let network = Network::new(&scan.document);
     let gaps = gaps::toward(&scan.document, TARGET);
     let (out, look) = (&mut anstream::stdout().lock(), Look::of_stdout());
-    format::text::scan(&scan, look, out)?;
+    format::text::scan(&scan, false, look, out)?;
     heading("How one gets to a screen", &format!("reach {SCREEN} --in {}", app.display()), look, out)?;
     if let Ok(place) = network.find(SCREEN) {
         format::reach::reach(&reach(&network, place, None), &scan, look, out)?;
@@ -35,8 +35,13 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
     let mut files = files(&scan, &network, &gaps)?;
     for (name, page) in OTHERS {
         let app = folder.join(name);
-        let other = apps.scan(&app)?;
-        heading("The same barn on another platform", &format!("scan {}", app.display()), look, out)?;
+        let other = apps.scan(&app, None)?;
+        heading(
+            if name == &"two-apps" { TWO_APPS } else { "The same barn on another platform" },
+            &format!("scan {}", app.display()),
+            look,
+            out,
+        )?;
         format::text::summary(&other, look, out)?;
         files.push((page, "that platform's page", format::report::page(&other, None)?.into_bytes()));
     }
@@ -56,6 +61,9 @@ pub(super) fn run(args: &Demo, apps: &Apps) -> Result<Outcome, Failure> {
 const TARGET: Style = Style::ComposeTyped;
 const SCREEN: &str = "LoanDetailFragment";
 
+/// What is said of a tree that holds two apps.
+const TWO_APPS: &str = "Two apps of one tree, with a shelf that both show";
+
 /// The apps of other platforms, and the pages that are written of them.
 const OTHERS: &[(&str, &str)] = &[
     ("flutter", "flutter.html"),
@@ -63,6 +71,7 @@ const OTHERS: &[(&str, &str)] = &[
     ("apple", "apple.html"),
     ("kivy", "kivy.html"),
     ("xaml", "xaml.html"),
+    ("two-apps", "two-apps.html"),
 ];
 
 fn heading(title: &str, command: &str, look: Look, out: &mut dyn Write) -> io::Result<()> {

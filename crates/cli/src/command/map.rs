@@ -8,7 +8,7 @@ use fallow_lantern_core::network::Network;
 
 pub(super) fn run(args: &Map, apps: &Apps) -> Result<Outcome, Failure> {
     let format = format(args)?;
-    let scan = apps.scan(&args.path)?;
+    let scan = apps.scan(&args.path, args.app.as_deref())?;
     let network = Network::new(&scan.document);
     let part = Part {
         around: args.around.clone().map(|name| (name, args.depth)),

@@ -6,7 +6,7 @@ use crate::{Failure, Outcome};
 use fallow_lantern_core::network::Network;
 
 pub(super) fn run(args: &Reach, apps: &Apps) -> Result<Outcome, Failure> {
-    let scan = apps.scan(&args.path)?;
+    let scan = apps.scan(&args.path, args.app.as_deref())?;
     let network = Network::new(&scan.document);
     let find = |name: &String| {
         let unknown = |near| Failure::Unknown { what: "screen or route", given: name.clone(), near };

@@ -1,3 +1,4 @@
+use super::gaps::Side;
 use super::{Apps, gaps};
 use crate::args::Report;
 use crate::format::report;
@@ -5,15 +6,16 @@ use crate::output::deliver;
 use crate::{Failure, Outcome};
 
 pub(super) fn run(args: &Report, apps: &Apps) -> Result<Outcome, Failure> {
+    let own = Side { path: &args.path, app: args.app.as_deref() };
     let gaps = match &args.against {
-        Some(old) => Some(gaps::between(old, &args.path, apps)?),
-        None => match gaps::toward(&args.path, args.to.as_deref(), apps) {
+        Some(old) => Some(gaps::between(Side { path: old, app: None }, own, apps)?),
+        None => match gaps::toward(own, args.to.as_deref(), apps) {
             Ok(gaps) => Some(gaps),
             Err(Failure::NothingToCompare) => None,
             Err(other) => return Err(other),
         },
     };
-    let scan = apps.scan(&args.path)?;
+    let scan = apps.scan(&args.path, args.app.as_deref())?;
     let page = report::page(&scan, gaps.as_ref())?;
     deliver(page.as_bytes(), Some(&args.output), false)?;
     Ok(Outcome::Clean)

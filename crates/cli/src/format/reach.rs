@@ -2,7 +2,7 @@
 
 use super::plain;
 use super::tables::{argument, parameter, place, table, write_table};
-use super::text::write_finding;
+use super::text::blocks;
 use crate::look::Look;
 use fallow_lantern_core::Scan;
 use fallow_lantern_core::model::{HandedBack, Opener, Reach, Route, WayIn};
@@ -24,9 +24,7 @@ pub(crate) fn reach(reach: &Reach, scan: &Scan, look: Look, out: &mut dyn Write)
     if !reach.findings.is_empty() {
         title("Findings", look, out)?;
         writeln!(out)?;
-        for finding in &reach.findings {
-            write_finding(finding, scan, look, out)?;
-        }
+        blocks(&reach.findings.iter().collect::<Vec<_>>(), scan, look, out)?;
     }
     Ok(())
 }

@@ -1,9 +1,11 @@
 //! Listings as tables.
 
 use super::plain;
+use super::text::apps;
 use crate::look::Look;
 use comfy_table::{ContentArrangement, Table};
 use fallow_lantern_core::model::{Argument, Call, CallStatus, Document, Parameter, Place, Route, RouteKind};
+use std::collections::{BTreeSet, HashSet};
 use std::io::{self, Write};
 
 /// An empty table with a head.
@@ -30,11 +32,22 @@ pub(super) fn write_table(table: &Table, out: &mut dyn Write) -> io::Result<()> 
     Ok(())
 }
 
+/// The apps first, where there are several.
+fn several(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<()> {
+    if document.apps.len() < 2 {
+        return Ok(());
+    }
+    apps(document, look, out)?;
+    writeln!(out)
+}
+
 /// Every route.
 pub(crate) fn routes(document: &Document, look: Look, out: &mut dyn Write) -> io::Result<()> {
     if document.routes.is_empty() {
         return writeln!(out, "No routes found.");
     }
+    several(document, look, out)?;
+    let names = Names::new(document);
     let mut rows = table(&["route", "shows", "takes", "opened", "declared at"], look);
     for route in &document.routes {
         let opened = document.calls.iter().filter(|call| leads_to(call, route)).count();
@@ -43,7 +56,7 @@ pub(crate) fn routes(document: &Document, look: Look, out: &mut dyn Write) -> io
             screen_name(document, route.screen.as_ref()),
             route.parameters.iter().map(parameter).collect::<Vec<_>>().join("\n"),
             ways(route, opened),
-            place(&route.at),
+            names.place(&route.at),
         ]);
     }
     write_table(&rows, out)?;
@@ -78,6 +91,8 @@ pub(crate) fn calls(document: &Document, look: Look, out: &mut dyn Write) -> io:
     if document.calls.is_empty() {
         return writeln!(out, "No navigation calls found.");
     }
+    several(document, look, out)?;
+    let names = Names::new(document);
     let mut rows = table(&["from", "does", "to", "with", "by", "at"], look);
     for call in &document.calls {
         rows.add_row([
@@ -86,7 +101,7 @@ pub(crate) fn calls(document: &Document, look: Look, out: &mut dyn Write) -> io:
             to(document, call),
             call.arguments.iter().map(argument).collect::<Vec<_>>().join("\n"),
             call.target.as_ref().map(|target| target.form.to_string()).unwrap_or_default(),
-            place(&call.at),
+            names.place(&call.at),
         ]);
     }
     write_table(&rows, out)?;
@@ -136,6 +151,33 @@ pub(super) fn screen_name(document: &Document, id: Option<&String>) -> String {
 
 /// The file's name and line; the folders are in the JSON.
 pub(super) fn place(at: &Place) -> String {
-    let name = at.file.rsplit('/').next().unwrap_or(&at.file);
-    plain(&format!("{name}:{}", at.line)).into_owned()
+    plain(&format!("{}:{}", short_name(&at.file), at.line)).into_owned()
+}
+
+/// Short names of files that several have.
+struct Names<'d> {
+    twice: HashSet<&'d str>,
+}
+
+impl<'d> Names<'d> {
+    /// Of the files that hold a route, a screen or a call.
+    fn new(document: &'d Document) -> Self {
+        let places = document.routes.iter().map(|route| &route.at);
+        let places = places.chain(document.calls.iter().map(|call| &call.at));
+        let files: BTreeSet<&str> = places.map(|at| at.file.as_str()).collect();
+        let mut seen = HashSet::new();
+        Self { twice: files.into_iter().map(short_name).filter(|name| !seen.insert(*name)).collect() }
+    }
+
+    /// A place with its folders where another file has the same name.
+    fn place(&self, at: &Place) -> String {
+        match self.twice.contains(short_name(&at.file)) {
+            true => plain(&format!("{}:{}", at.file, at.line)).into_owned(),
+            false => place(at),
+        }
+    }
+}
+
+fn short_name(file: &str) -> &str {
+    file.rsplit('/').next().unwrap_or(file)
 }

@@ -8,5 +8,6 @@ mod looking;
 mod react_native;
 mod settings;
 mod support;
+mod two_apps;
 mod usage;
 mod xaml;

@@ -30,7 +30,8 @@ pub(crate) fn merge(
     document.findings = findings.settled(parts, sources);
     document.apps = apps;
     order(&mut document);
-    document.totals = totals(&document, sources.files.len(), parsed);
+    let files: BTreeSet<usize> = parts.iter().flat_map(|part| &part.files).copied().collect();
+    document.totals = totals(&document, files.len(), parsed);
     document
 }
 

@@ -13,7 +13,7 @@ pub(crate) use merge::merge;
 pub(crate) use view::view;
 
 use crate::model::{App, Platform};
-use crate::source::SourceTree;
+use crate::source::{SourceTree, Tool};
 
 /// What is linked as one: an app, or what no app of the tree uses.
 #[derive(Debug, Clone, PartialEq, Eq)]
@@ -50,8 +50,20 @@ struct Own {
 impl Own {
     /// Whether a file is in it: the nearest place that holds the file decides.
     fn has(&self, path: &str) -> bool {
-        let nearest = |places: &[String]| places.iter().filter(|place| lies_in(path, place)).map(String::len).max();
+        let nearest =
+            |places: &[String]| places.iter().filter(|place| lies_in(path, place)).map(String::len).max();
         nearest(&self.taken).map(|length| length + 1) >= nearest(&self.left).map(|length| length + 1)
+    }
+}
+
+impl Own {
+    /// Folders that others have as well.
+    fn shared(&self) -> impl Iterator<Item = String> {
+        let both = self.taken.iter().filter(|place| self.left.contains(place));
+        both.map(|place| match place.rsplit_once('/') {
+            Some((folder, name)) if name.contains('.') => folder.to_owned(),
+            _ => place.clone(),
+        })
     }
 }
 
@@ -64,6 +76,7 @@ pub(crate) fn parts(sources: &SourceTree, label: &str) -> Vec<Part> {
         .into_iter()
         .map(|(candidate, modules)| part(sources, &candidates[candidate], modules))
         .collect();
+    parts.sort_by(|a, b| place(a).cmp(&place(b)));
     parts.extend(groups.libraries.into_iter().map(|modules| library(sources, modules)));
     parts.retain(|part| !part.files.is_empty());
     if parts.is_empty() {
@@ -71,6 +84,11 @@ pub(crate) fn parts(sources: &SourceTree, label: &str) -> Vec<Part> {
     }
     name_apart(&mut parts, label);
     parts
+}
+
+/// Where an app comes in the order of apps.
+fn place(part: &Part) -> Option<(&str, &str)> {
+    part.app.as_ref().map(|app| (app.root.as_str(), app.name.as_str()))
 }
 
 fn part(sources: &SourceTree, candidate: &Candidate, modules: Vec<usize>) -> Part {
@@ -90,8 +108,15 @@ fn part(sources: &SourceTree, candidate: &Candidate, modules: Vec<usize>) -> Par
     let mut used: Vec<usize> = part.files.iter().map(|&file| sources.files[file].module).collect();
     used.sort_unstable();
     used.dedup();
-    let mut paths: Vec<String> = used.into_iter().map(|i| sources.modules[i].path.clone()).collect();
-    paths.retain(|path| *path != root);
+    let used = used.into_iter().map(|i| &sources.modules[i]).filter(|module| module.build.tool != Tool::None);
+    let mut paths: Vec<String> =
+        used.map(|module| module.path.clone()).filter(|path| *path != root).collect();
+    if let Some(own) = candidate.own.as_ref().filter(|_| module.path != root) {
+        paths.retain(|path| *path != module.path);
+        paths.extend(own.shared());
+        paths.sort();
+        paths.dedup();
+    }
     paths.insert(0, root.clone());
     part.app = Some(App { name: candidate.name.clone(), platform: candidate.platform, root, modules: paths });
     part

@@ -60,7 +60,8 @@ fn around(sources: &SourceTree, inner: usize) -> Option<usize> {
     };
     let outer = sources.modules.iter().enumerate().filter(near);
     let packages = matches!(module.build.tool, Tool::Npm | Tool::Pub);
-    let outer = outer.max_by_key(|(_, outer)| outer.path.len()).filter(|_| packages && module.needs.is_empty());
+    let outer =
+        outer.max_by_key(|(_, outer)| outer.path.len()).filter(|_| packages && module.needs.is_empty());
     outer.map(|(i, _)| i)
 }
 
@@ -100,7 +101,8 @@ fn attach(
     needs: &DiGraph<(), ()>,
     reached: &mut [BTreeSet<usize>],
 ) {
-    let free = |reached: &[BTreeSet<usize>], module: usize| !reached.iter().any(|known| known.contains(&module));
+    let free =
+        |reached: &[BTreeSet<usize>], module: usize| !reached.iter().any(|known| known.contains(&module));
     let mentions = Mentions::new(sources);
     for module in 0..sources.modules.len() {
         if !free(reached, module) {

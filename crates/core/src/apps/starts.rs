@@ -33,7 +33,10 @@ fn is_said_to_start(module: &ModuleInfo) -> bool {
     let main = module.build.main.as_deref().unwrap_or_default();
     match module.build.tool {
         Tool::Gradle | Tool::Project => module.build.runs,
-        Tool::Npm => module.build.runs || ["expo-router/entry", "expo/AppEntry"].iter().any(|entry| main.contains(entry)),
+        Tool::Npm => {
+            module.build.runs
+                || ["expo-router/entry", "expo/AppEntry"].iter().any(|entry| main.contains(entry))
+        }
         _ => false,
     }
 }
@@ -119,7 +122,8 @@ fn of_targets(module: &ModuleInfo, targets: &[&Target], whole: &Candidate) -> Ve
     }
     let own = |i: usize| {
         let taken = sets[i].1.clone();
-        let others = sets.iter().enumerate().filter(|(other, _)| *other != i).flat_map(|(_, (_, taken))| taken);
+        let others =
+            sets.iter().enumerate().filter(|(other, _)| *other != i).flat_map(|(_, (_, taken))| taken);
         let left: Vec<String> = others.cloned().collect();
         let only: Vec<&String> = taken.iter().filter(|path| !left.contains(path)).collect();
         let root = match sets.len() {

@@ -73,6 +73,8 @@ pub struct Graph<'p> {
     pub target: Option<Style>,
     /// Whether any way into the app is known.
     pub has_entries: bool,
+    /// Whether it is no app: others, that are not of the source, may use what it declares.
+    pub exported: bool,
     /// Resources that code mentions.
     pub used: Vec<UsedFact>,
     /// Screens that markup shows outside of any route.
@@ -324,6 +326,7 @@ impl<'p> Graph<'p> {
             lineages: FxHashMap::default(),
             target: None,
             has_entries: false,
+            exported: false,
             used: Vec::new(),
             shown_by_markup: Vec::new(),
             index: Index::default(),

@@ -36,5 +36,5 @@ pub use graph::{
     ResultSideLinked, Route, Screen,
 };
 pub use joining::{Join, Joining, Phase};
-pub use phases::{Contained, Linked, Placed, Resolved, Rooms, complete, link};
+pub use phases::{Around, Contained, Linked, Placed, Resolved, Rooms, complete, link};
 pub(crate) use {arguments::parameters_of, doubt::doubted, reach::from as reachable_from};

@@ -167,16 +167,25 @@ fn name<'p>(Resolved(mut linking): Resolved<'p>, whole_bags: &[Ref]) -> Linked<'
     Linked(graph)
 }
 
+/// What is known of the source around a graph.
+#[derive(Debug, Default)]
+pub struct Around {
+    /// Words of files that could not be read whole.
+    pub half_read: FxHashSet<String>,
+    /// Whether it is no app: others, that are not of the source, may use what it declares.
+    pub exported: bool,
+}
+
 /// Answers what only needs to be asked once everything is parsed: who uses what, and what is reached.
-/// `half_read` are the words of files that could not be read whole.
 #[must_use]
 pub fn complete<'p>(
     Linked(mut graph): Linked<'p>,
     values: Values<'p>,
     settings: &Settings,
-    half_read: FxHashSet<String>,
+    around: Around,
 ) -> Graph<'p> {
-    graph.half_read = half_read;
+    graph.half_read = around.half_read;
+    graph.exported = around.exported;
     let classes = graph.routes.iter().filter_map(|route| route.fact.class);
     graph.lineages = classes.map(|class| (class, values.lineage(class))).collect();
     graph.target = settings.target;

@@ -2,14 +2,13 @@
 
 use crate::facts::{ContainerId, Facts, RouteId};
 use crate::fixture;
-use crate::link::{Graph, complete, link};
+use crate::link::{Around, Graph, complete, link};
 use crate::recover::{LIBRARIES, ROOMS, recover};
 use crate::settings::Settings;
 use crate::source::from_texts;
 use crate::syntax::parse;
 use crate::values::{Program, Values};
 use expect_test::{Expect, expect};
-use rustc_hash::FxHashSet;
 
 /// Links an app, every file of it parsed, and asks something of the graph.
 fn linked<T>(app: &str, ask: impl FnOnce(&Graph<'_>) -> T) -> T {
@@ -19,7 +18,7 @@ fn linked<T>(app: &str, ask: impl FnOnce(&Graph<'_>) -> T) -> T {
     let values = Values::new(&program);
     let mut facts = Facts::default();
     program.parsed().for_each(|file| facts.extend(recover(file, &values)));
-    let graph = complete(link(facts, values, ROOMS), values, &Settings::default(), FxHashSet::default());
+    let graph = complete(link(facts, values, ROOMS), values, &Settings::default(), Around::default());
     ask(&graph)
 }
 

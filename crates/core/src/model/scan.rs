@@ -308,12 +308,37 @@ impl Route {
 }
 
 impl Document {
+    /// The apps that have a file.
+    #[must_use]
+    pub fn apps_of(&self, file: &str) -> Vec<&App> {
+        let folders = self.apps.iter().flat_map(|app| &app.modules);
+        let folders = folders.chain(self.modules.iter().map(|module| &module.path));
+        let nearest = folders.filter(|folder| holds(folder, file)).max_by_key(|folder| depth(folder));
+        self.apps.iter().filter(|app| nearest.is_some_and(|folder| app.modules.contains(folder))).collect()
+    }
+
+    /// Modules that no app uses, where there are apps.
+    #[must_use]
+    pub fn libraries(&self) -> Vec<&Module> {
+        let is_used = |module: &Module| self.apps.iter().any(|app| app.modules.contains(&module.path));
+        let unused = self.modules.iter().filter(|module| !self.apps.is_empty() && !is_used(module));
+        unused.filter(|module| !module.styles.is_empty()).collect()
+    }
+
     /// The module whose folder holds a file most closely.
     #[must_use]
     pub fn module_of(&self, file: &str) -> Option<&str> {
-        let holds =
-            |path: &&str| *path == "." || file.strip_prefix(*path).is_some_and(|rest| rest.starts_with('/'));
         let paths = self.modules.iter().map(|module| module.path.as_str());
-        paths.filter(holds).max_by_key(|path| if *path == "." { 0 } else { path.len() })
+        paths.filter(|path| holds(path, file)).max_by_key(|path| depth(path))
     }
+}
+
+/// Whether a folder holds a file.
+fn holds(folder: &str, file: &str) -> bool {
+    folder == "." || file.strip_prefix(folder).is_some_and(|rest| rest.starts_with('/'))
+}
+
+/// How near a folder around a file is.
+fn depth(folder: &str) -> usize {
+    if folder == "." { 0 } else { folder.len() }
 }

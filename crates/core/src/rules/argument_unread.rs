@@ -6,7 +6,7 @@ use crate::model::Severity;
 pub(super) static RULE: Rule = Rule {
     name: "argument-unread",
     severity: Severity::Note,
-    says: Says::Absence,
+    says: Says::Presence,
     summary: "A parameter is declared, or an extra passed, and the screen never reads it.",
     why: "Every caller pays for a value that nobody uses, and a reader takes the screen for something it is not.",
     mend: "Read it, or take it out of the declaration and the calls.",

@@ -7,7 +7,7 @@ use crate::names::nearest;
 pub(super) static RULE: Rule = Rule {
     name: "host-unwired",
     severity: Severity::Error,
-    says: Says::Absence,
+    says: Says::Presence,
     summary: "A host has no graph, a graph or navigator no host, or a host, menu or layout names what is not there.",
     why: "What is not wired shows nothing, fails when it is inflated, or does nothing when it is tapped. None of it fails to compile.",
     mend: "Give it what it shows, name what is there, or take it out.",
@@ -19,7 +19,12 @@ pub(super) static RULE: Rule = Rule {
 };
 
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
-    for problem in &graph.host_problems {
+    // What uses a library may show what nothing in it does.
+    let shown_elsewhere = |what: &Unwired| {
+        graph.exported
+            && matches!(what, Unwired::GraphWithoutHost(_) | Unwired::NothingIn | Unwired::NoStack(_))
+    };
+    for problem in graph.host_problems.iter().filter(|problem| !shown_elsewhere(&problem.what)) {
         let (subject, message, help) = match &problem.what {
             Unwired::HostWithoutGraph => (
                 "host",

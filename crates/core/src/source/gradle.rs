@@ -27,7 +27,9 @@ pub(super) fn read(text: &str) -> Build {
                 build.depends_on.push(text.to_owned());
                 build.links.push(Link::Project(text.to_owned()));
             }
-            ("dynamicFeatures", _) => build.links.extend(texts(rest).map(|text| Link::Project(text.to_owned()))),
+            ("dynamicFeatures", _) => {
+                build.links.extend(texts(rest).map(|text| Link::Project(text.to_owned())))
+            }
             ("projects", _) => build.links.extend(path(rest).map(Link::Accessor)),
             ("libs", _) => {
                 let plugin = path(rest).and_then(|path| path.strip_prefix("plugins.").map(str::to_owned));
@@ -49,10 +51,11 @@ pub(super) fn name_plugins(build: &mut Build, catalogue: &toml::Table) {
     for plugin in &mut build.plugins {
         let Some(alias) = plugin.strip_prefix(ALIAS) else { continue };
         let entries = catalogue.get("plugins").and_then(toml::Value::as_table).into_iter().flatten();
-        let found = entries.filter(|(key, _)| key.replace(['-', '_'], ".") == alias).find_map(|(_, value)| {
-            let short = value.as_str().and_then(|text| text.split(':').next());
-            value.get("id").and_then(toml::Value::as_str).or(short)
-        });
+        let found =
+            entries.filter(|(key, _)| key.replace(['-', '_'], ".") == alias).find_map(|(_, value)| {
+                let short = value.as_str().and_then(|text| text.split(':').next());
+                value.get("id").and_then(toml::Value::as_str).or(short)
+            });
         if let Some(id) = found {
             *plugin = id.to_owned();
         }
@@ -146,7 +149,8 @@ mod tests {
         );
         let project = |path: &str| Link::Project(path.to_owned());
         let accessor = Link::Accessor("core.dataStore".to_owned());
-        let links = [project(":repairs"), project(":labels"), accessor, project(":core:ui"), project(":shelf")];
+        let links =
+            [project(":repairs"), project(":labels"), accessor, project(":core:ui"), project(":shelf")];
         assert_eq!(build.links, links);
         assert!(!build.runs, "an alias is nothing before the catalogue is read");
         let catalogue = "[plugins]\nandroid-application = { id = \"com.android.application\" }\nbarn_feature = \"barn.feature:1\"";

@@ -19,8 +19,8 @@ mod walk;
 
 pub use build::{Build, Tool};
 pub use language::{Language, Resource};
-pub use library::{library_of, target_of};
 pub(crate) use library::joined;
+pub use library::{library_of, target_of};
 pub(crate) use projects::plain;
 pub use projects::{Link, Target};
 pub use text::Text;

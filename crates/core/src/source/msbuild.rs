@@ -44,7 +44,8 @@ fn note(build: &mut Build, element: &str, text: &str) {
 fn link(start: &BytesStart<'_>) -> Option<Link> {
     let name = start.local_name();
     let attribute = if name.as_ref() == "Import" { "Project" } else { "Include" };
-    let attribute = start.attributes().flatten().find(|known| known.key.local_name().as_ref() == attribute)?;
+    let attribute =
+        start.attributes().flatten().find(|known| known.key.local_name().as_ref() == attribute)?;
     let path = attribute.value.replace('\\', "/");
     let is_link = match name.as_ref() {
         "ProjectReference" => path.ends_with("proj"),

@@ -217,7 +217,8 @@ fn read(root: &Path, path: &str, language: Language) -> Outcome {
         return leave("a line of more than 50,000 bytes: minified or data; not read");
     }
     let trouble = decoded.trouble.map(|reason| skip(path.to_owned(), &reason));
-    let file = SourceFile { path: path.to_owned(), language, module: 0, text: Arc::new(Text::new(decoded.text)) };
+    let file =
+        SourceFile { path: path.to_owned(), language, module: 0, text: Arc::new(Text::new(decoded.text)) };
     Outcome::Read(Box::new(file), trouble)
 }
 
@@ -287,7 +288,8 @@ fn modules(texts: &[(String, String)], files: &mut [SourceFile]) -> Vec<ModuleIn
 
 /// A file is of the module of the nearest folder around it.
 fn place(files: &mut [SourceFile], modules: &[ModuleInfo]) {
-    let by_path: FxHashMap<&str, usize> = modules.iter().zip(0..).map(|(m, i)| (m.path.as_str(), i)).collect();
+    let by_path: FxHashMap<&str, usize> =
+        modules.iter().zip(0..).map(|(m, i)| (m.path.as_str(), i)).collect();
     let root = by_path.get(".").copied().unwrap_or_default();
     for file in files.iter_mut() {
         let mut around = file.path.as_str();

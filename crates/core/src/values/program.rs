@@ -73,7 +73,11 @@ impl<'s> Program<'s> {
     /// Indexes parsed files; `bodies` runs parallel to the tree's files, `None` for those that were
     /// not parsed. `libraries` says what the platforms' own classes do.
     #[must_use]
-    pub fn new(sources: &'s SourceTree, bodies: Vec<Option<Arc<Body>>>, libraries: &'static [Library]) -> Self {
+    pub fn new(
+        sources: &'s SourceTree,
+        bodies: Vec<Option<Arc<Body>>>,
+        libraries: &'static [Library],
+    ) -> Self {
         let mut index = Index::default();
         for (file, body) in bodies.iter().enumerate() {
             if let Some(tree) = body.as_deref().and_then(Body::code) {

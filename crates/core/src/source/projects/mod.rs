@@ -72,9 +72,8 @@ impl Finder<'_> {
 
     /// The module of a folder, which may lie inside of it.
     fn holding(&self, folder: &str) -> Option<usize> {
-        let holds = |(_, module): &(usize, &ModuleInfo)| {
-            plain(&module.path) == folder || module.holds(folder)
-        };
+        let holds =
+            |(_, module): &(usize, &ModuleInfo)| plain(&module.path) == folder || module.holds(folder);
         let found = self.modules.iter().enumerate().filter(holds);
         found.max_by_key(|(_, module)| plain(&module.path).len()).map(|(i, _)| i)
     }

@@ -17,7 +17,8 @@ pub(in crate::source) fn read(text: &str) -> Build {
     let objects = root.as_ref().and_then(|root| root.get("objects")?.as_dictionary());
     let Some(objects) = objects else { return Build::default() };
     let project = Project::new(objects);
-    let targets: Vec<Target> = project.of_kind("PBXNativeTarget").map(|target| project.target(target)).collect();
+    let targets: Vec<Target> =
+        project.of_kind("PBXNativeTarget").map(|target| project.target(target)).collect();
     let packages = project.of_kind("XCLocalSwiftPackageReference");
     let packages = packages.filter_map(|package| text_of(package, "relativePath")).map(str::to_owned);
     let links = packages.chain(project.folders()).map(Link::Folder).collect();

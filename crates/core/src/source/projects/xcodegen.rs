@@ -26,7 +26,8 @@ pub(in crate::source) fn read(text: &str) -> Build {
 
 fn read_target(name: String, target: &Yaml<'_>) -> Target {
     let needs = list(target, "dependencies").filter_map(|need| text_of(need, "target"));
-    let sources = list(target, "sources").filter_map(|source| own_text(source).or_else(|| text_of(source, "path")));
+    let sources =
+        list(target, "sources").filter_map(|source| own_text(source).or_else(|| text_of(source, "path")));
     let sources: Vec<String> = sources.collect();
     let one = target.as_mapping_get("sources").and_then(own_text);
     Target {

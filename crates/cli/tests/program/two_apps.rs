@@ -1,0 +1,109 @@
+//! A tree of several apps: the demo as it is shipped, and what is asked of one of them.
+
+use crate::support::{App, demo, places, run, scanned};
+
+#[test]
+fn the_demos_apps_and_what_holds_in_one_of_them() {
+    let document = scanned(&demo("two-apps"));
+    let apps = document["apps"].as_array().expect("apps");
+    let names: Vec<&str> = apps.iter().filter_map(|app| app["name"].as_str()).collect();
+    assert_eq!(names, ["example.borrowbarn.counter", "example.borrowbarn.members"]);
+    assert_eq!(apps[1]["modules"], serde_json::json!(["members", "shelf"]));
+    assert_eq!(places(&document, "undeclared-route"), ["MainActivity.kt:38", "ShelfScreen.kt:18"]);
+    assert_eq!(places(&document, "orphan-screen"), ["MainActivity.kt:29"]);
+    let findings = document["findings"].as_array().expect("findings");
+    let shared = findings.iter().find(|f| f["at"]["line"] == 18 && f["rule"] == "undeclared-route");
+    assert_eq!(shared.expect("the shared call")["apps"], serde_json::json!(["example.borrowbarn.members"]));
+    let loans =
+        document["calls"].as_array().into_iter().flatten().find(|call| call["target"]["value"] == "loans");
+    let routes = loans.and_then(|call| call["target"]["routes"].as_array()).map_or(0, Vec::len);
+    assert_eq!(routes, 2, "the shelf leads to the loans of both");
+}
+
+#[test]
+fn one_app_by_its_name_or_its_folder() {
+    let tree = demo("two-apps");
+    let members = run(&["scan", &tree, "--app", "example.borrowbarn.members", "--format", "json"]);
+    let by_folder = run(&["scan", &tree, "--app", "members", "--format", "json"]);
+    assert_eq!((members.status, &members.out), (1, &by_folder.out));
+    let document: serde_json::Value = serde_json::from_str(&members.out).expect("JSON");
+    assert_eq!(places(&document, "undeclared-route"), ["ShelfScreen.kt:18"]);
+    assert_eq!(document["totals"]["files"], 4, "its own files and the shelf's");
+    let unknown = run(&["scan", &tree, "--app", "attic"]);
+    assert_eq!(unknown.status, 2);
+    assert!(unknown.err.contains("there is no app `attic`"), "{}", unknown.err);
+    assert!(
+        unknown.err.contains("`example.borrowbarn.counter`, `example.borrowbarn.members`"),
+        "{}",
+        unknown.err
+    );
+}
+
+#[test]
+fn apps_come_first_where_there_are_several() {
+    let tree = demo("two-apps");
+    for command in ["scan", "routes", "calls"] {
+        let said = run(&[command, &tree]).out;
+        let app = said.find("example.borrowbarn.counter").expect("the apps");
+        assert!(app < said.find("ShelfScreen").expect("what they have"), "{said}");
+    }
+    let scan = run(&["scan", &tree]).out;
+    assert!(scan.contains("2 apps, 3 modules"), "{scan}");
+    assert!(scan.contains("only in  example.borrowbarn.members"), "{scan}");
+    let routes = run(&["routes", &tree]).out;
+    assert!(routes.contains("members/src/main/kotlin/MainActivity.kt:26"), "two files of one name: {routes}");
+    let one = run(&["scan", &tree, "--app", "members"]).out;
+    assert!(!one.contains("2 apps"), "{one}");
+}
+
+#[test]
+fn two_apps_of_one_tree_are_compared() {
+    let gaps = run(&["gaps", &demo("two-apps"), "--old-app", "counter", "--new-app", "members"]);
+    assert_eq!(gaps.status, 1);
+    assert!(gaps.out.contains("(counter) → ") && gaps.out.contains("(members)"), "{}", gaps.out);
+    assert!(
+        gaps.out.contains("`return/{itemId}`, which shows ReturnScreen, is not in the new app"),
+        "{}",
+        gaps.out
+    );
+    assert!(gaps.out.contains("`card` is only in the new app"), "{}", gaps.out);
+}
+
+const NATIVE: &str = r#"
+//- pubspec.yaml
+name: barn
+dependencies:
+  flutter:
+    sdk: flutter
+//- lib/main.dart
+import 'package:flutter/material.dart';
+void main() => runApp(MaterialApp(home: ShelfPage()));
+class ShelfPage extends StatelessWidget {
+  Widget build(BuildContext context) => TextButton(onPressed: () => Navigator.push(
+    context, MaterialPageRoute(builder: (context) => LoanPage())), child: Text('loans'));
+}
+class LoanPage extends StatelessWidget { Widget build(BuildContext context) => Text(''); }
+//- packages/labels/pubspec.yaml
+name: labels
+dependencies:
+  flutter:
+    sdk: flutter
+//- packages/labels/lib/labels.dart
+import 'package:flutter/material.dart';
+class LabelPage extends StatelessWidget {
+  Widget build(BuildContext context) => TextButton(onPressed: () => Navigator.push(
+    context, MaterialPageRoute(builder: (context) => SheetPage())), child: Text('sheet'));
+}
+class SheetPage extends StatelessWidget { Widget build(BuildContext context) => Text(''); }
+"#;
+
+#[test]
+fn the_overview_says_what_is_a_library() {
+    let app = App::new(NATIVE);
+    let scan = run(&["scan", app.arg()]);
+    assert!(scan.out.contains("packages/labels is a library that no app here uses"), "{}", scan.out);
+    assert!(!scan.out.contains("orphan-screen"), "{}", scan.out);
+    let library = format!("{}/packages/labels", app.arg());
+    let alone = run(&["scan", &library]);
+    assert!(alone.out.contains("No app is started in it: it is read as a library"), "{}", alone.out);
+}

@@ -1,0 +1,3 @@
+rootProject.name = "borrowbarn"
+enableFeaturePreview("TYPESAFE_PROJECT_ACCESSORS")
+include(":members", ":counter", ":shelf")

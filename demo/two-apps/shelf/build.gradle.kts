@@ -1,0 +1,7 @@
+plugins {
+    alias(libs.plugins.android.library)
+}
+
+android {
+    namespace = "example.borrowbarn.shelf"
+}
