@@ -17,10 +17,16 @@ fn scan_says_what_is_there_and_then_what_is_wrong_worst_first() {
     }
     let at = |text: &str| run.out.find(text).unwrap_or_else(|| panic!("{text} is not in\n{}", run.out));
     assert!(at("error[undeclared-route]") < at("warning[optional-forced]"));
-    assert!(at("warning[optional-forced]") < at("note[unused-name]"));
+    assert!(run.out.contains("unused-name"), "notes are counted by rule\n{}", run.out);
+    assert!(!run.out.contains("note[unused-name]"), "and shown on request only");
     assert!(run.out.contains("findNavController().navigate(R.id.edit_item)"), "the line of code is shown");
     assert!(run.out.contains("Did you mean `itemEdit`?"));
     assert!(run.err.is_empty(), "{}", run.err);
+
+    for shown in [["--notes", "--color=never"], ["--threshold=note", "--color=never"]] {
+        let run = crate::support::run(&["scan", &demo("android"), shown[0], shown[1]]);
+        assert!(run.out.contains("note[unused-name]"), "{shown:?}\n{}", run.out);
+    }
 }
 
 #[test]
@@ -33,13 +39,23 @@ fn the_threshold_decides_the_exit_status() {
   <action android:id="@+id/nobody" app:destination="@id/shelf"/>
   <fragment android:id="@+id/shelf" android:name="barn.ShelfFragment"/>
 </navigation>
+//- AndroidManifest.xml
+<manifest package="barn" xmlns:android="http://schemas.android.com/apk/res/android">
+  <application>
+    <activity android:name=".MainActivity">
+      <intent-filter>
+        <action android:name="android.intent.action.MAIN"/>
+        <category android:name="android.intent.category.LAUNCHER"/>
+      </intent-filter>
+    </activity>
+  </application>
+</manifest>
 //- Main.kt
 package barn
 class ShelfFragment : Fragment()
 class MainActivity : AppCompatActivity() {
-    fun start() { NavHostFragment.create(R.navigation.main); Intent(this, MainActivity::class.java) }
+    fun start() { NavHostFragment.create(R.navigation.main) }
 }
-fun make() = Intent(null, MainActivity::class.java)
 "#,
     );
     let status = |threshold| run(&["scan", notes_only.arg(), "--threshold", threshold]).status;
