@@ -7,6 +7,8 @@ mod starts;
 mod view;
 
 #[cfg(test)]
+mod overlay_tests;
+#[cfg(test)]
 mod tests;
 
 pub(crate) use merge::merge;

@@ -7,20 +7,30 @@ use crate::source::{Language, ModuleInfo, Resource, SourceFile, SourceTree, Targ
 /// Words of a file that starts an app (docs.flutter.dev, `runApp`; reactnative.dev, `AppRegistry`;
 /// developer.android.com, "Intents and intent filters"; kivy.org, `App`; learn.microsoft.com,
 /// "App class").
-fn starts(file: &SourceFile) -> bool {
+fn starts(file: &SourceFile, module: &ModuleInfo) -> bool {
     let text = file.text.as_str();
     let has = |words: &[&str]| words.iter().any(|word| text.contains(word));
     match file.language {
         Language::Dart => has(&["runApp("]),
-        Language::Script { .. } => has(&["registerComponent(", "registerRootComponent("]),
+        Language::Script { .. } => {
+            has(&["registerComponent(", "registerRootComponent("]) || is_root_component(file, module)
+        }
         Language::Xml(Resource::Manifest) => has(&["android.intent.category.LAUNCHER"]),
-        Language::Swift => has(&["@main", "@UIApplicationMain", "UIApplicationMain("]),
-        Language::ObjectiveC => has(&["UIApplicationMain("]),
+        Language::Swift => {
+            has(&["@main", "@UIApplicationMain", "UIApplicationMain(", "UIApplicationDelegate"])
+        }
+        Language::ObjectiveC => has(&["UIApplicationMain(", "UIApplicationDelegate"]),
         Language::Python => has(&[".run(", "runTouchApp("]) && (has(&["kivy"]) || is_main(file)),
         Language::Xaml => has(&["<Application", ":Application"]),
         Language::CSharp => has(&["UseMauiApp<"]),
         _ => false,
     }
+}
+
+/// What an entry that nobody writes registers (docs.expo.dev, "registerRootComponent").
+fn is_root_component(file: &SourceFile, module: &ModuleInfo) -> bool {
+    let (folder, name) = file.path.rsplit_once('/').unwrap_or(("", &file.path));
+    folder == plain(&module.path) && name.split('.').next() == Some("App")
 }
 
 /// The program of an app in Python (buildozer.readthedocs.io, "source.dir").
@@ -46,7 +56,7 @@ pub(super) fn candidates(sources: &SourceTree) -> Vec<Candidate> {
     let mut platforms: Vec<Vec<Platform>> = vec![Vec::new(); sources.modules.len()];
     let mut mains: Vec<Vec<&str>> = vec![Vec::new(); sources.modules.len()];
     for file in &sources.files {
-        if !starts(file) {
+        if !starts(file, &sources.modules[file.module]) {
             continue;
         }
         let known = &mut platforms[file.module];

@@ -1,7 +1,7 @@
 //! Trees of several apps: which there are, what resolves where, and what is said of which.
 
 use crate::fixture;
-use crate::model::{Document, Place};
+use crate::model::{Document, Place, Severity};
 use expect_test::{Expect, expect};
 
 fn scanned(tree: &str) -> Document {
@@ -546,4 +546,57 @@ class ScanActivity : AppCompatActivity()
         barn (flutter) .: . android/app
         android/app/src/main/kotlin/MainActivity.kt:4 ScanActivity -> android/app/src/main/AndroidManifest.xml:5"#]],
     );
+}
+
+#[test]
+fn what_a_library_opens_may_be_declared_by_who_uses_it() {
+    let library = |rest: &str| {
+        scanned(&format!(
+            r#"
+//- loans/build.gradle.kts
+plugins {{ id("com.android.library") }}
+android {{ namespace = "barn.loans" }}
+//- loans/src/main/java/Loans.kt
+package barn.loans
+import androidx.navigation.*
+import androidx.navigation.compose.*
+fun NavGraphBuilder.loans(nav: NavController) {{
+    composable("loan/list") {{ LoanList(onMember = {{ nav.navigate("member") }}) }}
+}}
+@Composable fun LoanList(onMember: () -> Unit) {{ Button(onClick = onMember) {{}} }}
+{rest}"#
+        ))
+    };
+    let undeclared = |document: &Document| {
+        let found = document.findings.iter().find(|finding| finding.rule == "undeclared-route");
+        found.map(|finding| (finding.severity, finding.message.clone()))
+    };
+    let (severity, message) = undeclared(&library("")).expect("a finding");
+    assert_eq!(severity, Severity::Warning);
+    assert!(message.ends_with("unless the app that uses it declares it"), "{message}");
+
+    let app = |declares: &str| {
+        format!(
+            r#"
+//- app/build.gradle.kts
+plugins {{ id("com.android.application") }}
+dependencies {{ implementation(project(":loans")) }}
+//- app/src/main/java/Main.kt
+package barn
+import androidx.navigation.compose.*
+import barn.loans.loans
+@Composable fun Host() {{
+    val nav = rememberNavController()
+    NavHost(nav, startDestination = "loan/list") {{
+        loans(nav)
+        composable("{declares}") {{ Member() }}
+    }}
+}}
+@Composable fun Member() {{}}
+"#
+        )
+    };
+    assert_eq!(undeclared(&library(&app("member"))), None);
+    let (severity, message) = undeclared(&library(&app("about"))).expect("a finding");
+    assert_eq!((severity, message.contains("unless")), (Severity::Error, false), "{message}");
 }

@@ -1,9 +1,10 @@
 //! Questions that several rules ask of the graph.
 
-use super::graph::Graph;
+use super::graph::{Graph, Screen};
 use crate::facts::{At, ContainerId, Offers, RouteId, ScreenId, Unwired, Ways};
 use crate::model::{CallStatus, Place, Style};
 use crate::names::nearest;
+use crate::source::are_alternatives;
 use crate::values::Ref;
 use pathfinding::prelude::bfs_reach;
 
@@ -156,6 +157,18 @@ impl Graph<'_> {
         let hosted =
             self.screens[screen].hosts.iter().filter_map(|&container| self.containers[container].start);
         hosted.chain(self.calls_of(screen).flat_map(|call| call.targets.iter().copied())).collect()
+    }
+
+    /// Whether a route shows a screen, or what another build has in its place.
+    #[must_use]
+    pub fn is_shown(&self, screen: ScreenId) -> bool {
+        let own = &self.screens[screen].fact;
+        let file = |at: At| self.sources.files[at.file as usize].path.as_str();
+        let same = |other: &&Screen| {
+            let other = &other.fact;
+            other.path == own.path || other.name == own.name && are_alternatives(file(other.at), file(own.at))
+        };
+        self.screens.iter().filter(same).any(|screen| !screen.routes.is_empty())
     }
 
     /// A screen's name.

@@ -6,6 +6,7 @@ use crate::facts::{
     Choice, ContainerId, ContainerKey, Opened, RouteFact, RouteId, RouteKey, ScreenId, Shows, Space,
 };
 use crate::names::without_names;
+use crate::source::are_alternatives;
 use crate::values::Values;
 use rustc_hash::{FxHashMap, FxHashSet};
 
@@ -104,13 +105,14 @@ fn find_duplicates(graph: &mut Graph<'_>) {
                 Space::Container => container,
             };
             let earlier = named.entry((space, route.fact.parent, route.fact.name.clone())).or_default();
-            let winner = earlier.iter().copied().find(|&other| !exclude(&graph.routes[other], route));
+            let winner = earlier.iter().copied().find(|&other| !exclude(graph, other, i));
             earlier.push(i);
             graph.routes[i].loses_to = winner;
             continue;
         }
         let Some(pattern) = &route.fact.pattern else {
-            if let Some(earlier) = last.insert((container, route.fact.name.clone()), i) {
+            let earlier = last.insert((container, route.fact.name.clone()), i);
+            if let Some(earlier) = earlier.filter(|&earlier| !exclude(graph, earlier, i)) {
                 graph.routes[earlier].loses_to = Some(i);
             }
             continue;
@@ -118,16 +120,22 @@ fn find_duplicates(graph: &mut Graph<'_>) {
         let root = graph.roots(container).first().copied().unwrap_or(container);
         let winner = *last.entry((root, without_names(pattern))).or_insert(i);
         // A child without a path of its own is where its parent is.
-        if winner != i && !is_above(graph, winner, i) {
+        if winner != i && !is_above(graph, winner, i) && !exclude(graph, winner, i) {
             graph.routes[i].loses_to = Some(winner);
         }
     }
 }
 
-/// Whether two routes stand in different arms of one choice: they are never there at once.
-fn exclude(one: &Route, other: &Route) -> bool {
-    let arms = &other.fact.arms;
-    one.fact.arms.iter().any(|(choice, arm)| arms.iter().any(|(same, own)| same == choice && own != arm))
+/// Whether two routes are never there at once: they stand in different arms of one choice, or in files
+/// of which a build takes one.
+fn exclude(graph: &Graph<'_>, one: RouteId, other: RouteId) -> bool {
+    let (one, other) = (&graph.routes[one].fact, &graph.routes[other].fact);
+    let mut arms = one
+        .arms
+        .iter()
+        .flat_map(|(choice, arm)| other.arms.iter().map(move |(same, own)| same == choice && own != arm));
+    let path = |fact: &RouteFact| graph.sources.files[fact.at.file as usize].path.as_str();
+    arms.any(|apart| apart) || are_alternatives(path(one), path(other))
 }
 
 /// Whether a route is written around another.

@@ -119,6 +119,8 @@ fn a_registration_that_could_not_be_read_may_be_the_name() {
             r#"
 //- Barn.csproj
 <Project><PropertyGroup><UseMaui>true</UseMaui></PropertyGroup></Project>
+//- App.xaml
+<Application xmlns="http://schemas.microsoft.com/dotnet/2021/maui" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" x:Class="Barn.App"/>
 //- AppShell.xaml
 <Shell xmlns="http://schemas.microsoft.com/dotnet/2021/maui" xmlns:x="http://schemas.microsoft.com/winfx/2009/xaml" xmlns:v="clr-namespace:Barn" x:Class="Barn.AppShell">
  <ShellContent Route="shelf" ContentTemplate="{{DataTemplate v:ShelfPage}}"/>

@@ -83,6 +83,7 @@ mod tests {
     use crate::rules::testing::judged;
 
     const GRAPH: &str = r#"
+//- minimal: launcher
 //- res/navigation/main.xml
 <navigation xmlns:android="http://schemas.android.com/apk/res/android" xmlns:app="http://schemas.android.com/apk/res-auto"
     android:id="@+id/main" app:startDestination="@id/shelf">

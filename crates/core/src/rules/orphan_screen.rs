@@ -37,7 +37,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         let fact = &screen.fact;
         // A file that could not be read whole may name it.
         let may_be_named = graph.half_read.contains(fact.name.as_str());
-        if fact.is_base || screen.derived || screen.made || may_be_named || !screen.routes.is_empty() {
+        if fact.is_base || screen.derived || screen.made || may_be_named || graph.is_shown(i) {
             continue;
         }
         let message = format!("no route shows `{}`, and nothing makes one", graph.screen_name(i));

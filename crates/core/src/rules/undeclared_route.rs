@@ -30,6 +30,7 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
             false => format!("no route or action is called `{name}`"),
         };
         let report = Report::new(call.fact.at, name, message).unless(graph.may_declare(call.fact.style));
+        let report = if graph.exported { by_a_library(report) } else { report };
         sink.push(match near.is_empty() {
             true => report,
             false => report.help(format!("Did you mean {}?", listed(&near))),
@@ -38,9 +39,15 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
     links(graph, sink);
 }
 
+/// Of a library: the app that uses it may declare what it opens.
+fn by_a_library(report: Report) -> Report {
+    let message = format!("{} in this library, unless the app that uses it declares it", report.message);
+    Report { message, severity: Some(Severity::Warning), ..report }
+}
+
 /// Addresses for routes that nobody declares.
 fn links(graph: &Graph<'_>, sink: &mut Sink) {
-    if graph.is_incomplete() || graph.routes.is_empty() {
+    if graph.is_incomplete() || graph.routes.is_empty() || graph.exported {
         return;
     }
     for link in &graph.unlinked {

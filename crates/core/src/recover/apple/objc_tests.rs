@@ -54,6 +54,9 @@ static NSString * const kShowTool = @"showTool";
 @end
 @interface BarnLoanController : BarnToolController
 @end
+//- main.m
+#import <UIKit/UIKit.h>
+int main(int argc, char *argv[]) { return UIApplicationMain(argc, argv, nil, @"BarnDelegate"); }
 //- BarnToolController.m
 #import "BarnToolController.h"
 @implementation BarnToolController

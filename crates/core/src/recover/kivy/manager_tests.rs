@@ -155,6 +155,8 @@ class BarnApp(App):
     def build(self):
         return ScreenManager()
                ^^^^^^^^^^^^^ host-unwired: nothing is ever shown in it
+
+BarnApp().run()
 "#,
     );
 }

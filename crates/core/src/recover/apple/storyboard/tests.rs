@@ -127,7 +127,8 @@ fn identifiers_scopes_and_what_scenes_need() {
 "#;
     let code = |marks: &str| {
         format!(
-            "{boards}//- Barn/Screens.swift\nimport UIKit\n{marks}
+            "{boards}//- Barn/AppDelegate.swift\nimport UIKit\n@main class AppDelegate: UIResponder, UIApplicationDelegate {{}}
+//- Barn/Screens.swift\nimport UIKit\n{marks}
 class GoneBase: UIViewController {{}}
 class KitController: UIViewController {{ var tool: String!; override func viewDidLoad() {{ title = tool }} }}
 "
