@@ -8,10 +8,10 @@ use clap::Parser;
 use fallow_lantern_core::{scan_sources, source, syntax};
 use measure::{Measured, measured};
 use rayon::prelude::*;
-use std::io::Write as _;
-use std::path::PathBuf;
+use std::io::{self, Write as _};
+use std::path::{Path, PathBuf};
 
-/// Writes a synthetic app of a number of files and measures a scan of it.
+/// Writes a synthetic app of a number of files, or several of equal names, and measures a scan of it.
 #[derive(Debug, Parser)]
 struct Arguments {
     /// How many files, one or several sizes
@@ -20,6 +20,9 @@ struct Arguments {
     /// The app whose modules are varied
     #[arg(long, default_value = "demo/android")]
     from: PathBuf,
+    /// How many apps the files are spread over, each with the same names
+    #[arg(long, default_value_t = 1)]
+    apps: usize,
     /// Write the app here, measure nothing, and leave it
     #[arg(long, value_name = "FOLDER")]
     keep: Option<PathBuf>,
@@ -28,7 +31,7 @@ struct Arguments {
 fn main() -> Result<(), Box<dyn std::error::Error>> {
     let arguments = Arguments::parse();
     if let Some(folder) = &arguments.keep {
-        app::write(&arguments.from, folder, arguments.files.first().copied().unwrap_or_default())?;
+        write(&arguments, folder, arguments.files.first().copied().unwrap_or_default())?;
         return Ok(());
     }
     let out = &mut anstream::stdout().lock();
@@ -37,9 +40,9 @@ fn main() -> Result<(), Box<dyn std::error::Error>> {
         "{:>7} {:>9} {:<12} {:>8} {:>10} {:>9}",
         "files", "lines", "what", "seconds", "files/s", "peak MB"
     )?;
-    for files in arguments.files {
+    for &files in &arguments.files {
         let folder = tempfile::tempdir()?;
-        let lines = app::write(&arguments.from, folder.path(), files)?;
+        let lines = write(&arguments, folder.path(), files)?;
         let read = measured(|| source::discover(folder.path()).map(|tree| tree.files.len()));
         let scan = measured(|| {
             source::discover(folder.path()).map(|tree| scan_sources(tree, ".").document.routes.len())
@@ -63,4 +66,14 @@ fn main() -> Result<(), Box<dyn std::error::Error>> {
         }
     }
     Ok(())
+}
+
+/// Writes the apps, in folders of their own where there are several, and gives their lines.
+fn write(arguments: &Arguments, to: &Path, files: usize) -> io::Result<usize> {
+    if arguments.apps < 2 {
+        return app::write(&arguments.from, to, files);
+    }
+    let each = files / arguments.apps;
+    let apps = (0..arguments.apps).map(|n| app::write(&arguments.from, &to.join(format!("barn{n}")), each));
+    apps.sum()
 }

@@ -192,8 +192,8 @@ new = "LoanRoute"
             "2:3: there is no key `targt`; known ones are entries, leave-out, pair, target [\"target\"]"
         );
         assert_eq!(
-            slip("target = \"compose-type\""),
-            "1:10: there is no style `compose-type` [\"compose-typed\"]"
+            slip("target = \"compose-typedd\""),
+            "1:10: there is no style `compose-typedd` [\"compose-typed\"]"
         );
         assert_eq!(slip("target = 3"), "1:10: text in quotes is wanted here []");
         assert_eq!(slip("entries = \"x\""), "1:11: a list is wanted here []");

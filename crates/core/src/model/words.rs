@@ -57,6 +57,8 @@ words! {
         ComposeString = "compose-string",
         /// Compose routes that are serializable types.
         ComposeTyped = "compose-typed",
+        /// Compose keys on a back stack that the app owns.
+        ComposeStack = "compose-stack",
         /// Resource graphs and fragments.
         FragmentGraph = "fragment-graph",
         /// Activities opened by intents.
@@ -105,6 +107,7 @@ impl Style {
         match self {
             Self::ComposeString
             | Self::ComposeTyped
+            | Self::ComposeStack
             | Self::FragmentGraph
             | Self::ActivityIntent
             | Self::FragmentSwap

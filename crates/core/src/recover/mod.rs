@@ -80,6 +80,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     android::compose::SCREENS,
     android::compose::STRING,
     android::compose::TYPED,
+    android::compose_stack::RECOVERER,
     android::fragment_graph::RECOVERER,
     android::voyager::RECOVERER,
     android::activity_intent::RECOVERER,

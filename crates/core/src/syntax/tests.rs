@@ -207,7 +207,7 @@ fn kotlin_choices_strings_and_types() {
     );
     kotlin(
         "fun f() = when (val x = a.b) { 1, 2 -> c\n is D -> e\n else -> { g } }",
-        "fun f() = choose <val x; a.b> (1, 2 -> c | <<>> -> e |  -> { g })",
+        "fun f() = choose <val x; a.b> (1, 2 -> c | classOf D -> e |  -> { g })",
     );
     kotlin("val s = \"a${b.c}/$d?e=\\n\\$f\"", "val s = \"a${b.c}/${d}?e=\n$f\"");
     kotlin("val s = \"\"\"raw $x\"\"\"", "val s = \"raw ${x}\"");

@@ -49,7 +49,7 @@ impl<'p> Values<'p> {
         self.built_with(expr, &Fuel::new())
     }
 
-    fn built_with(&self, expr: &Expr, fuel: &Fuel) -> Built {
+    pub(super) fn built_with(&self, expr: &Expr, fuel: &Fuel) -> Built {
         let Some(_step) = fuel.step() else { return Built::unknown(expr) };
         if let Some(bound) = expr.bound(expr.at) {
             return self.built_with(&bound, fuel);

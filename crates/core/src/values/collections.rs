@@ -85,8 +85,8 @@ impl Values<'_> {
                 found.unplaced = true;
                 arms.iter().for_each(|arm| self.collect_elements(&list.with(arm.body), fuel, found));
             }
-            Kind::Call(_) if self.keys_or_values(list).is_some() => {
-                found.known.extend(self.keys_or_values(list).unwrap_or_default());
+            Kind::Call(_) if self.keys_or_values(list, fuel).is_some() => {
+                found.known.extend(self.keys_or_values(list, fuel).unwrap_or_default());
             }
             _ if self.entries_of(list, fuel).is_some() => {
                 found.known.extend(self.entries_of(list, fuel).unwrap_or_default());
@@ -97,7 +97,7 @@ impl Values<'_> {
 
     /// The elements of what a name stands for, or of what a call makes.
     fn collect_behind(&self, list: &Expr, fuel: &Fuel, found: &mut Elements) {
-        let built = self.built(list);
+        let built = self.built_with(list, fuel);
         self.collect_put(list, &built.steps, found);
         let root = built.root;
         match self.kind(root.at) {
@@ -110,11 +110,17 @@ impl Values<'_> {
             Kind::List(_) | Kind::Call(_) | Kind::Binary { .. } if root.at != list.at => {
                 self.collect_elements(&root, fuel, found);
             }
-            _ => match self.value_behind(&root).filter(|behind| behind.at != root.at) {
+            _ => match self.list_behind(&root, fuel).filter(|behind| behind.at != root.at) {
                 Some(behind) => self.collect_elements(&behind, fuel, found),
                 None => found.open = true,
             },
         }
+    }
+
+    /// What a name stands for; of an object that a caller hands over, what it holds.
+    fn list_behind(&self, list: &Expr, fuel: &Fuel) -> Option<Expr> {
+        let handed = || list.env.as_ref().and_then(|_| self.entry_behind_with(list, fuel));
+        self.value_behind(list).or_else(handed)
     }
 
     /// What is put into a list before it is used. Those who trust look for that themselves.
@@ -185,7 +191,7 @@ impl Values<'_> {
             [] => *body,
             [first, ..] => *first,
         };
-        if let Some(pairs) = self.taken_apart(&of, params, *body) {
+        if let Some(pairs) = self.taken_apart(&of, params, *body, fuel) {
             found.known.extend(pairs.into_iter().map(|pair| pair.with(value)));
             return;
         }
@@ -211,7 +217,7 @@ impl Values<'_> {
         self.is_loop(at, call) || self.passes(at, call) || self.is_named_in(at, call, same)
     }
 
-    fn passes(&self, at: Ref, call: &Call) -> bool {
+    pub(super) fn passes(&self, at: Ref, call: &Call) -> bool {
         let tree = self.tree(at);
         tree.receiver(call).is_some()
             && tree.callee(call).is_some_and(|(name, _)| tree.idioms.passes.contains(&name.as_str()))
@@ -220,11 +226,16 @@ impl Values<'_> {
     /// The entries of a map, with what is put into it before it is used.
     #[must_use]
     pub fn entries(&self, map: &Expr) -> Option<Entries> {
-        let built = self.built(map);
+        self.entries_with(map, &Fuel::new())
+    }
+
+    pub(super) fn entries_with(&self, map: &Expr, fuel: &Fuel) -> Option<Entries> {
+        let _step = fuel.step()?;
+        let built = self.built_with(map, fuel);
         let mut found = Entries { known: Vec::new(), open: built.open };
         match self.kind(built.root.at) {
-            Kind::Map(entries) => self.collect_entries(&built.root, entries, &Fuel::new(), &mut found),
-            Kind::Call(call) => self.collect_paired(&built.root, call, &mut found)?,
+            Kind::Map(entries) => self.collect_entries(&built.root, entries, fuel, &mut found),
+            Kind::Call(call) => self.collect_paired(&built.root, call, fuel, &mut found)?,
             _ => return None,
         }
         let idioms = self.tree(built.root.at).idioms;
@@ -240,13 +251,13 @@ impl Values<'_> {
     }
 
     /// The entries of a map that a function makes: of pairs, or of keys and values in turn.
-    fn collect_paired(&self, map: &Expr, call: &Call, found: &mut Entries) -> Option<()> {
+    fn collect_paired(&self, map: &Expr, call: &Call, fuel: &Fuel, found: &mut Entries) -> Option<()> {
         let makes = self.tree(map.at).idioms.makes_map;
         self.is_named_in(map.at, call, makes).then_some(())?;
         let given: Vec<Expr> = call.args.iter().map(|arg| map.with(arg.value)).collect();
         let pair = |of: &Expr| {
             let one = Round::One(of.clone());
-            Some((self.pair_part(&one, 0)?, self.pair_part(&one, 1)?))
+            Some((self.pair_part(&one, 0, fuel)?, self.pair_part(&one, 1, fuel)?))
         };
         let pairs: Vec<(Expr, Expr)> = given.iter().filter_map(pair).collect();
         if pairs.len() == given.len() {
@@ -268,7 +279,7 @@ impl Values<'_> {
             let value = map.with(entry.value);
             match entry.key {
                 Some(key) => found.known.push((map.with(key), value)),
-                None => match self.entries(&value) {
+                None => match self.entries_with(&value, fuel) {
                     Some(more) => {
                         found.known.extend(more.known);
                         found.open |= more.open;

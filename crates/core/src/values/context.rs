@@ -23,12 +23,15 @@ impl<'p> Values<'p> {
     /// What an object holds under the name of a member.
     #[must_use]
     pub fn entry_behind(&self, expr: &Expr) -> Option<Expr> {
+        self.entry_behind_with(expr, &Fuel::new())
+    }
+
+    pub(super) fn entry_behind_with(&self, expr: &Expr, fuel: &Fuel) -> Option<Expr> {
         let Kind::Member(member) = self.kind(expr.at) else { return None };
         self.tree(expr.at).idioms.keyed_objects.then_some(())?;
-        let fuel = Fuel::new();
-        let objects = self.eval_with(&expr.with(member.of), &fuel);
+        let objects = self.eval_with(&expr.with(member.of), fuel);
         let [Value { datum: Datum::Object(object), .. }] = objects.as_slice() else { return None };
-        self.entry(object, &member.name, &fuel)
+        self.entry(object, &member.name, fuel)
     }
 
     fn value_of_def(&self, def: Def, expr: &Expr) -> Option<Expr> {

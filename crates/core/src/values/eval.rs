@@ -2,7 +2,7 @@
 
 use super::collections::Elements;
 use super::text::{Hole, Shape};
-use super::{Def, Expr, Fuel, Ref, Values};
+use super::{Def, Env, Expr, Fuel, Ref, Values};
 use crate::model::Form;
 use crate::syntax::{BinaryOp, Call, Id, Kind, Member, Piece, Scope, TextStep, UnaryOp};
 use smol_str::SmolStr;
@@ -85,7 +85,11 @@ impl<'p> Values<'p> {
     /// The only text an expression can be, if it is known whole.
     #[must_use]
     pub fn plain_text(&self, expr: &Expr) -> Option<String> {
-        match self.eval(expr).as_slice() {
+        self.plain_text_with(expr, &Fuel::new())
+    }
+
+    pub(super) fn plain_text_with(&self, expr: &Expr, fuel: &Fuel) -> Option<String> {
+        match self.eval_with(expr, fuel).as_slice() {
             [one] => one.shape().and_then(Shape::plain),
             _ => None,
         }
@@ -272,16 +276,20 @@ impl<'p> Values<'p> {
             Def::Parameter(at) => {
                 match expr.bound(*at).or_else(|| self.handed(*at).map(|of| expr.with(of))) {
                     Some(bound) => self.eval_with(&bound, fuel),
-                    None => self
-                        .eval_each(*at, fuel)
-                        .unwrap_or_else(|| vec![Value::new(Datum::Parameter(*at), Form::Dynamic)]),
+                    None => self.eval_each(*at, &expr.env, fuel).unwrap_or_else(|| {
+                        let list = self.list_taken_from(*at, &expr.env, fuel);
+                        vec![Value::parameter(list.unwrap_or(*at))]
+                    }),
                 }
             }
             Def::It(lambda) => {
                 let of = self.handed(*lambda);
                 match of {
                     Some(of) => self.eval_with(&expr.with(of), fuel),
-                    None => self.eval_each(*lambda, fuel).unwrap_or_else(Value::unknown),
+                    None => self.eval_each(*lambda, &expr.env, fuel).unwrap_or_else(|| {
+                        let list = self.list_taken_from(*lambda, &expr.env, fuel);
+                        list.map_or_else(Value::unknown, |list| vec![Value::parameter(list)])
+                    }),
                 }
             }
             Def::Class(at) => {
@@ -299,8 +307,8 @@ impl<'p> Values<'p> {
     }
 
     /// Every value that a loop hands to its lambda.
-    fn eval_each(&self, parameter: Ref, fuel: &Fuel) -> Option<Vec<Value>> {
-        match self.each_handed(parameter, fuel) {
+    fn eval_each(&self, parameter: Ref, env: &Env, fuel: &Fuel) -> Option<Vec<Value>> {
+        match self.each_handed(parameter, env, fuel) {
             Some(each) => self.eval_all(&each, fuel),
             None => self.eval_runs(parameter, fuel),
         }

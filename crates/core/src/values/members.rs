@@ -34,15 +34,15 @@ impl Values<'_> {
             Kind::Number(place) => place.parse::<usize>().ok(),
             _ => None,
         };
-        let pair = place.and_then(|place| self.pair_part(round, place));
+        let pair = place.and_then(|place| self.pair_part(round, place, fuel));
         let of = match round {
             Round::One(of) if pair.is_none() => of,
             _ => return pair.map(Elements::of),
         };
-        if let Some(name) = self.plain_text(index) {
+        if let Some(name) = self.plain_text_with(index, fuel) {
             return self.under_key(of, &name, fuel).map(Elements::of);
         }
-        if let Some(entries) = self.entries(of) {
+        if let Some(entries) = self.entries_with(of, fuel) {
             let known = entries.known.into_iter().map(|(_, value)| value).collect();
             return Some(Elements::known(known, entries.open));
         }
@@ -61,29 +61,31 @@ impl Values<'_> {
 
     fn under_key(&self, of: &Expr, name: &str, fuel: &Fuel) -> Option<Expr> {
         if self.tree(of.at).idioms.keyed_objects {
-            let object = self.built_object(of)?;
+            let object = self.built_object(of, fuel)?;
             return self.entry(&object, name, fuel);
         }
-        let entries = self.entries(of).filter(|entries| !entries.open)?;
-        let mut under =
-            entries.known.into_iter().filter(|(key, _)| self.plain_text(key).as_deref() == Some(name));
+        let entries = self.entries_with(of, fuel).filter(|entries| !entries.open)?;
+        let mut under = entries
+            .known
+            .into_iter()
+            .filter(|(key, _)| self.plain_text_with(key, fuel).as_deref() == Some(name));
         under.next_back().map(|(_, value)| value)
     }
 
-    fn built_object(&self, of: &Expr) -> Option<Expr> {
-        let root = self.built(of).root;
+    fn built_object(&self, of: &Expr, fuel: &Fuel) -> Option<Expr> {
+        let root = self.built_with(of, fuel).root;
         matches!(self.kind(root.at), Kind::Map(_)).then_some(root)
     }
 
     /// The keys and values that `Object.entries(…)` and its like run over.
-    fn pairs(&self, of: &Expr) -> Option<(Listing, Vec<(Expr, Expr)>)> {
+    fn pairs(&self, of: &Expr, fuel: &Fuel) -> Option<(Listing, Vec<(Expr, Expr)>)> {
         let (object, lists) = self.listed_by_function(of)?;
-        Some((lists, self.entries(&object)?.known))
+        Some((lists, self.entries_with(&object, fuel)?.known))
     }
 
     /// The elements of `Object.keys(…)` or `Object.values(…)`.
-    pub(super) fn keys_or_values(&self, of: &Expr) -> Option<Vec<Expr>> {
-        let (lists, pairs) = self.pairs(of)?;
+    pub(super) fn keys_or_values(&self, of: &Expr, fuel: &Fuel) -> Option<Vec<Expr>> {
+        let (lists, pairs) = self.pairs(of, fuel)?;
         match lists {
             Listing::Keys => Some(pairs.into_iter().map(|(key, _)| key).collect()),
             Listing::Values => Some(pairs.into_iter().map(|(_, value)| value).collect()),
@@ -92,8 +94,8 @@ impl Values<'_> {
     }
 
     /// For each pair of `Object.entries(…)`, what the names stand for that a lambda takes it apart to.
-    pub(super) fn taken_apart(&self, of: &Expr, params: &[Id], body: Id) -> Option<Vec<Expr>> {
-        let (_, pairs) = self.pairs(of).filter(|(lists, _)| *lists == Listing::Entries)?;
+    pub(super) fn taken_apart(&self, of: &Expr, params: &[Id], body: Id, fuel: &Fuel) -> Option<Vec<Expr>> {
+        let (_, pairs) = self.pairs(of, fuel).filter(|(lists, _)| *lists == Listing::Entries)?;
         let at = of.at;
         let tree = self.tree(of.at);
         let parameter = tree.parameter(*params.first()?)?;

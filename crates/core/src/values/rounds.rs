@@ -2,7 +2,8 @@
 //! an enum.
 
 use super::collections::Elements;
-use super::{Def, Expr, Fuel, Ref, Values};
+use super::eval::Value;
+use super::{Datum, Def, Env, Expr, Fuel, Ref, Values};
 use crate::syntax::{BinaryOp, Call, Kind, Listing};
 
 /// What is taken in one round.
@@ -46,7 +47,7 @@ impl Rounds {
 impl Values<'_> {
     /// What a loop over something takes.
     pub(super) fn rounds(&self, over: &Expr, fuel: &Fuel) -> Rounds {
-        if let Some(rounds) = self.counted(over, fuel).or_else(|| self.rounds_of_map(over)) {
+        if let Some(rounds) = self.counted(over, fuel).or_else(|| self.rounds_of_map(over, fuel)) {
             return rounds;
         }
         let Elements { known, open, .. } = self.elements_known(over, fuel);
@@ -65,9 +66,9 @@ impl Values<'_> {
     }
 
     /// A map itself, or what it lists of itself.
-    fn rounds_of_map(&self, over: &Expr) -> Option<Rounds> {
+    fn rounds_of_map(&self, over: &Expr, fuel: &Fuel) -> Option<Rounds> {
         let (map, lists) = self.listed(over)?;
-        let entries = self.entries(&map)?;
+        let entries = self.entries_with(&map, fuel)?;
         let each = entries.known.into_iter().map(|(key, value)| match lists {
             Listing::Entries => Round::Entry(key, value),
             Listing::Keys => Round::One(key),
@@ -104,8 +105,8 @@ impl Values<'_> {
     }
 
     /// What a loop hands to one parameter of its lambda, or to what it has in its place.
-    pub(super) fn each_handed(&self, parameter: Ref, fuel: &Fuel) -> Option<Elements> {
-        let (rounds, place, several) = self.handed_rounds(parameter, fuel)?;
+    pub(super) fn each_handed(&self, parameter: Ref, env: &Env, fuel: &Fuel) -> Option<Elements> {
+        let (rounds, place, several) = self.handed_rounds(parameter, env, fuel)?;
         if rounds.each.is_empty() {
             return None;
         }
@@ -118,7 +119,15 @@ impl Values<'_> {
 
     /// The rounds of the loop function that runs a lambda, at which place of what it is handed a
     /// parameter stands, and whether it is handed the parts of an entry.
-    fn handed_rounds(&self, parameter: Ref, fuel: &Fuel) -> Option<(Rounds, usize, bool)> {
+    fn handed_rounds(&self, parameter: Ref, env: &Env, fuel: &Fuel) -> Option<(Rounds, usize, bool)> {
+        let (over, place, several) = self.run_over(parameter)?;
+        let rounds = self.rounds(&Expr { at: over, env: env.clone() }, fuel);
+        Some((rounds, place, several))
+    }
+
+    /// What the loop function runs over that hands a lambda its parameter, at which place of it the
+    /// parameter stands, and whether the lambda takes several.
+    fn run_over(&self, parameter: Ref) -> Option<(Ref, usize, bool)> {
         let tree = self.tree(parameter);
         let (lambda, params, place) = match tree.kind(parameter.id) {
             Kind::Lambda { .. } => (parameter.id, 0, 0),
@@ -131,8 +140,27 @@ impl Values<'_> {
         let call = tree.call(tree.node(lambda).parent?)?;
         let of = tree.receiver(call)?;
         let first = self.first_element(parameter, call)?;
-        let rounds = self.rounds(&Expr::new(Ref { file: parameter.file, id: of }), fuel);
-        Some((rounds, place.checked_sub(first)?, params > 1))
+        Some((Ref { file: parameter.file, id: of }, place.checked_sub(first)?, params > 1))
+    }
+
+    /// The parameter that holds the list which a loop takes an element of, where its callers say what is
+    /// in it: `names` for `name` of `names.forEach { name -> … }`.
+    pub(super) fn list_taken_from(&self, element: Ref, env: &Env, fuel: &Fuel) -> Option<Ref> {
+        let over = match self.tree(element).variable(element.id) {
+            Some(variable) => Ref { file: element.file, id: variable.each? },
+            None => self.run_over(element)?.0,
+        };
+        let mut over = Expr { at: over, env: env.clone() };
+        while let Kind::Call(call) = self.kind(over.at)
+            && self.passes(over.at, call)
+        {
+            over = over.with(self.tree(over.at).receiver(call)?);
+        }
+        let [value]: [Value; 1] = self.eval_with(&over, fuel).try_into().ok()?;
+        match value.datum {
+            Datum::Parameter(at) if at != element => Some(at),
+            _ => None,
+        }
     }
 
     /// Where a loop function hands its lambda the element: behind the count, for some.
@@ -160,7 +188,7 @@ impl Values<'_> {
                 Some(self.rounds(&Expr { at, env: of.env.clone() }.with(over), fuel))
             }
             Def::Parameter(at) | Def::It(at) if of.bound(at).is_none() && self.handed(at).is_none() => {
-                let (rounds, place, _) = self.handed_rounds(at, fuel)?;
+                let (rounds, place, _) = self.handed_rounds(at, &of.env, fuel)?;
                 (place == 0 && !rounds.each.is_empty()).then_some(rounds)
             }
             _ => None,
@@ -172,7 +200,7 @@ impl Values<'_> {
         let parts = self.tree(of.at).idioms.entry_parts;
         let place = parts.iter().position(|known| known.contains(&name))?;
         let parts = self.taken(of, fuel).map(|round| {
-            self.pair_part(round, place).or_else(|| match round {
+            self.pair_part(round, place, fuel).or_else(|| match round {
                 Round::One(tuple) => self.at_place(tuple, place, fuel),
                 Round::Entry(..) => None,
             })
@@ -181,11 +209,11 @@ impl Values<'_> {
     }
 
     /// The first or second of what a round takes.
-    pub(super) fn pair_part(&self, round: &Round, place: usize) -> Option<Expr> {
+    pub(super) fn pair_part(&self, round: &Round, place: usize, fuel: &Fuel) -> Option<Expr> {
         match round {
             Round::Entry(key, value) => [key, value].get(place).map(|part| Expr::clone(part)),
             Round::One(one) => match self.kind(one.at) {
-                Kind::Name(_) | Kind::Member(_) => self.pair_part_of(&self.built(one).root, place),
+                Kind::Name(_) | Kind::Member(_) => self.pair_part_of(&self.built_with(one, fuel).root, place),
                 _ => self.pair_part_of(one, place),
             },
         }

@@ -24,7 +24,10 @@ impl Values<'_> {
         let here = Expr { at, env: expr.env.clone() };
         if let Some(over) = variable.each {
             let each = self.rounds(&here.with(over), fuel).whole();
-            return self.eval_all(&each, fuel).unwrap_or_else(Value::unknown);
+            return self.eval_all(&each, fuel).unwrap_or_else(|| {
+                let list = self.list_taken_from(at, &expr.env, fuel);
+                list.map_or_else(Value::unknown, |list| vec![Value::parameter(list)])
+            });
         }
         let local = self.is_local(at);
         let Some(source) = self.value_of_variable(&here, variable) else {

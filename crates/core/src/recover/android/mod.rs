@@ -22,6 +22,7 @@ const SPEAKS: fn(Language) -> bool =
 
 pub(super) mod activity_intent;
 pub(super) mod compose;
+pub(super) mod compose_stack;
 pub(super) mod fragment_graph;
 pub(super) mod fragment_swap;
 pub(super) mod library;

@@ -53,6 +53,7 @@ impl Kotlin<'_> {
             "unary_expression" => self.unary(node),
             "as_expression" => self.cast(node),
             "is_expression" => self.is_expression(node),
+            "type_test" => self.type_test(node),
             "if_expression" => self.if_expression(node),
             "when_expression" => self.when_expression(node),
             "lambda_literal" | "annotated_lambda" | "anonymous_function" => self.lambda(node),
@@ -280,6 +281,19 @@ impl Kotlin<'_> {
         let ty = self.type_name(*ty);
         let right = self.0.tree.add(Kind::ClassOf(ty.clone()), ty.span);
         self.0.add(Kind::Binary { op: "is".into(), left, right }, node)
+    }
+
+    /// `is B` in a `when`; what is not of a type says nothing.
+    fn type_test(&mut self, node: Node<'_>) -> Id {
+        let ty = named(node).into_iter().find(|n| is_type(*n)).filter(|_| !has(node, "!is"));
+        match ty {
+            Some(ty) => {
+                let ty = self.type_name(ty);
+                let span = ty.span;
+                self.0.tree.add(Kind::ClassOf(ty), span)
+            }
+            None => self.0.nothing(node),
+        }
     }
 
     fn if_expression(&mut self, node: Node<'_>) -> Id {

@@ -18,7 +18,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
         ("takeUnless", on_receiver(Handed::Parameter, true, false)),
         ("with", Scope { on: Subject::Argument, as_: Handed::This, gives_subject: false, builds: true }),
     ],
-    loops: &["forEach", "map", "mapNotNull", "onEach"],
+    loops: &["associateWith", "fastForEach", "fastMap", "forEach", "map", "mapNotNull", "onEach"],
     makes_list: &[
         "arrayListOf",
         "arrayOf",

@@ -151,7 +151,7 @@ fn is_container(at: Ref, call: &Call, values: &Values<'_>) -> bool {
 
 /// What a content shows: the first composable of the app's own in it, looking into those that only
 /// put something around others.
-pub(super) fn shown(content: &Expr, values: &Values<'_>) -> Option<Ref> {
+pub(in crate::recover::android) fn shown(content: &Expr, values: &Values<'_>) -> Option<Ref> {
     if let Kind::Reference { .. } = values.kind(content.at) {
         let function = values.referenced(content.at)?;
         return values.tree(function).function(function.id).filter(|f| is_composable(f)).map(|_| function);

@@ -14,10 +14,13 @@ mod tests;
 #[cfg(test)]
 mod wrapper_tests;
 
+pub(super) use builder::shown;
 pub(super) use reads::is_entry;
 pub(in crate::recover) use screens::RECOVERER as SCREENS;
+pub(super) use screens::path;
 pub(in crate::recover) use string::RECOVERER as STRING;
 pub(in crate::recover) use typed::RECOVERER as TYPED;
+pub(super) use typed::unmarked;
 
 /// Words without which a file neither declares nor calls.
 const WORDS: &[&str] = &["NavGraphBuilder", "NavHost", "NavController", "androidx.navigation", "toRoute"];

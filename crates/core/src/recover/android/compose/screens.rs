@@ -37,7 +37,7 @@ pub(super) fn is_preview(function: &Function) -> bool {
 }
 
 /// A function's full dotted name.
-pub(super) fn path(function: Ref, values: &Values<'_>) -> String {
+pub(in crate::recover::android) fn path(function: Ref, values: &Values<'_>) -> String {
     let package = &values.tree(function).package;
     let name = values.tree(function).function(function.id).map(|f| f.name.as_str()).unwrap_or_default();
     format!("{package}.{name}()")

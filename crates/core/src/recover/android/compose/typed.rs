@@ -116,15 +116,8 @@ const KNOWN: &[&str] = &[
 /// A type without its mark, or a parameter of a class of the app's own without a map for it.
 fn slips(class: Ref, declared: &Declaring<'_>, at: At, values: &Values<'_>, facts: &mut Facts) {
     let Some(fact) = values.class(class) else { return };
-    if !fact.annotations.iter().any(|annotation| annotation.name.ends_with("Serializable")) {
-        let what = format!("the route `{}`", values.class_path(class));
-        facts.missing_steps.push(MissingStep {
-            what,
-            missing: "@Serializable".to_owned(),
-            effect: "the app stops when the graph is built".to_owned(),
-            mend: "Mark the class with `@Serializable`.".to_owned(),
-            at,
-        });
+    if let Some(slip) = unmarked(class, "the app stops when the graph is built", at, values) {
+        facts.missing_steps.push(slip);
         return;
     }
     let mapped = declared.call.args.iter().any(|arg| arg.name.as_deref() == Some("typeMap"));
@@ -145,6 +138,24 @@ fn slips(class: Ref, declared: &Declaring<'_>, at: At, values: &Values<'_>, fact
             at,
         });
     }
+}
+
+/// A class that is written down and has not the mark for it.
+pub(in crate::recover::android) fn unmarked(
+    class: Ref,
+    effect: &str,
+    at: At,
+    values: &Values<'_>,
+) -> Option<MissingStep> {
+    let marks = &values.class(class)?.annotations;
+    let marked = marks.iter().any(|annotation| annotation.name.ends_with("Serializable"));
+    (!marked).then(|| MissingStep {
+        what: format!("the route `{}`", values.class_path(class)),
+        missing: "@Serializable".to_owned(),
+        effect: effect.to_owned(),
+        mend: "Mark the class with `@Serializable`.".to_owned(),
+        at,
+    })
 }
 
 fn needs_map(at: Ref, ty: &TypeName, values: &Values<'_>) -> bool {

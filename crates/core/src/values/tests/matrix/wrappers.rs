@@ -23,6 +23,44 @@ fn a_function_that_hands_on() {
 }
 
 #[test]
+fn a_function_that_runs_over_the_list_it_is_given() {
+    row(
+        "loans | shelf",
+        &[
+            (
+                Kotlin,
+                "fun all(names: List<String>) { names.forEach { name -> show(name) } }\nfun f() { all(listOf(\"shelf\", \"loans\")) }",
+            ),
+            (
+                Java,
+                "void all(List<String> names) { for (String name : names) { show(name); } }\nvoid f() { all(List.of(\"shelf\", \"loans\")); }",
+            ),
+            (
+                Dart,
+                "void all(List<String> names) { for (final name in names) { show(name); } }\nvoid f() { all(['shelf', 'loans']); }",
+            ),
+            (Script, "const all = (names) => names.map((name) => show(name));\nall([\"shelf\", \"loans\"]);"),
+            (
+                Typed,
+                "function Bar({ names }: { names: string[] }) { return names.map((name) => show(name)); }\nBar({ names: [\"shelf\", \"loans\"] });",
+            ),
+            (
+                Swift,
+                "func all(_ names: [String]) { for name in names { show(name) } }\nfunc f() { all([\"shelf\", \"loans\"]) }",
+            ),
+            (
+                Python,
+                "def all_of(names):\n    for name in names:\n        show(name)\n\nall_of([\"shelf\", \"loans\"])\n",
+            ),
+            (
+                CSharp,
+                "void All(string[] names) { foreach (var name in names) { show(name); } }\nvoid F() { All(new[] { \"shelf\", \"loans\" }); }",
+            ),
+        ],
+    );
+}
+
+#[test]
 fn two_functions_one_behind_the_other() {
     row(
         "shelf",
