@@ -51,7 +51,7 @@ fn names_that_are_none_are_answered_with_the_nearest() {
         wrong(&["map", &app, "--module", "loan"])
             .contains("there is no module `loan`; did you mean `loans`?")
     );
-    assert!(wrong(&["map", &app, "--style", "compose-type"]).contains("did you mean `compose-typed`?"));
+    assert!(wrong(&["map", &app, "--style", "compose-typedd"]).contains("did you mean `compose-typed`?"));
     assert!(wrong(&["map", &app, "--style", "compose"]).contains("`compose-string`, `compose-typed`"));
     assert!(wrong(&["gaps", &app, "--to", "voyagers"]).contains("did you mean `voyager`?"));
     assert!(wrong(&["gaps", &app]).contains("--to"), "there is nothing to compare to");

@@ -1,11 +1,13 @@
 package example.borrowbarn.counter
 
+import android.content.Intent
 import android.os.Bundle
 import androidx.activity.ComponentActivity
 import androidx.activity.compose.setContent
 import androidx.compose.material3.Button
 import androidx.compose.material3.Text
 import androidx.compose.runtime.Composable
+import androidx.compose.ui.platform.LocalContext
 import androidx.navigation.NavController
 import androidx.navigation.compose.NavHost
 import androidx.navigation.compose.composable
@@ -36,6 +38,8 @@ fun CounterApp() {
 fun LoansScreen(nav: NavController) {
     Text("What all members have")
     Button(onClick = { nav.navigate("members") }) { Text("Members") }
+    val context = LocalContext.current
+    Button(onClick = { context.startActivity(Intent(context, RepairActivity::class.java)) }) { Text("Repairs") }
 }
 
 @Composable
