@@ -9,7 +9,10 @@ fn the_demos_apps_and_what_holds_in_one_of_them() {
     let names: Vec<&str> = apps.iter().filter_map(|app| app["name"].as_str()).collect();
     assert_eq!(names, ["example.borrowbarn.counter", "example.borrowbarn.members"]);
     assert_eq!(apps[1]["modules"], serde_json::json!(["members", "shelf"]));
-    assert_eq!(places(&document, "undeclared-route"), ["MainActivity.kt:40", "RepairDesk.kt:39", "ShelfScreen.kt:18"]);
+    assert_eq!(
+        places(&document, "undeclared-route"),
+        ["MainActivity.kt:40", "RepairDesk.kt:39", "ShelfScreen.kt:18"]
+    );
     assert_eq!(places(&document, "orphan-screen"), ["RepairDesk.kt:40", "MainActivity.kt:29"]);
     let findings = document["findings"].as_array().expect("findings");
     let shared = findings.iter().find(|f| f["at"]["line"] == 18 && f["rule"] == "undeclared-route");

@@ -97,6 +97,8 @@ words! {
         XamlUri = "xaml-uri",
         /// Items of XAML shells, and pages registered beside them.
         ShellRoute = "shell-route",
+        /// XAML pages that code makes and pushes.
+        PagePush = "page-push",
     }
 }
 
@@ -118,7 +120,7 @@ impl Style {
             }
             Self::SwiftuiValue | Self::SwiftuiViewLink | Self::Uikit | Self::Storyboard => Platform::Apple,
             Self::KivyScreen => Platform::Kivy,
-            Self::XamlUri | Self::ShellRoute => Platform::Xaml,
+            Self::XamlUri | Self::ShellRoute | Self::PagePush => Platform::Xaml,
         }
     }
 }

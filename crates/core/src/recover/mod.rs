@@ -107,6 +107,7 @@ pub const STYLES: &[StyleRecoverer] = &[
     xaml::PAGES,
     xaml::uri::RECOVERER,
     xaml::shell::RECOVERER,
+    xaml::page_push::RECOVERER,
 ];
 
 /// What the platforms' own classes do.

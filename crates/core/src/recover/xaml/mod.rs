@@ -7,6 +7,7 @@ mod said;
 
 pub(super) mod library;
 
+pub(super) mod page_push;
 pub(super) mod shell;
 pub(super) mod uri;
 
