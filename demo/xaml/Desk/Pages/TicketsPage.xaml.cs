@@ -9,4 +9,9 @@ public partial class TicketsPage : ContentPage
         InitializeComponent();
         BindingContext = model;
     }
+
+    private async void OnSupplier(object sender, EventArgs e)
+    {
+        await Navigation.PushModalAsync(new SupplierPage("handles") { Urgent = true });
+    }
 }

@@ -1,7 +1,7 @@
 //! Pushing and popping, on a page's own navigation or through a service of the app's.
 
 use super::pages::{Page, arguments, named_by_type, pages_of, route};
-use super::{STYLE, roots};
+use super::{STYLE, roots, stackless};
 use crate::facts::{CallFact, Facts, TargetFact};
 use crate::model::{Form, RouteKind, Verb};
 use crate::recover::code;
@@ -84,7 +84,10 @@ fn push(
     values: &Values<'_>,
     facts: &mut Facts,
 ) {
-    facts.routes.extend(pages.iter().map(|page| route(page.class, kind, values)));
+    for page in pages {
+        facts.routes.push(route(page.class, kind, values));
+        stackless::shown(page, matches!(verb, Verb::Open | Verb::Replace), values, facts);
+    }
     let classes: Vec<Ref> = pages.iter().map(|page| page.class).collect();
     let name = |class: &Ref| values.class(*class).map(|class| class.name.to_string());
     facts.calls.push(CallFact {

@@ -1,8 +1,9 @@
 //! Pages that hold others: tabs, and a flyout with what it shows beside it.
 
 use super::STYLE;
-use super::pages::{pages_of, route};
+use super::pages::{Page, pages_of, route};
 use super::roots::{is_detail, is_made_here};
+use super::stackless;
 use crate::facts::{
     At, ContainerFact, ContainerKey, Facts, Offers, Opened, RedirectFact, RouteFact, ShownBy, Sight, Start,
     StartFact, TargetFact,
@@ -115,6 +116,8 @@ fn holds(
         ..ContainerFact::new(key)
     });
     for (page, at) in held {
+        // What is around the holder is around what it holds.
+        stackless::shown(&Page::of(*page), true, values, facts);
         let fact = route(*page, RouteKind::Tab, values);
         facts.routes.push(RouteFact { at: *at, container: Some(key), opened: Opened::Inside, ..fact });
         let target = TargetFact::Typed(vec![*page]);

@@ -43,6 +43,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         unopened: Unopened::Shown,
         ..Ways::PLAIN
     },
+    joins: &[stackless::JOIN],
     ..StyleRecoverer::SHARED
 };
 

@@ -22,6 +22,8 @@ pub(super) struct Page {
     pub(super) class: Ref,
     /// What makes it, where that is seen.
     pub(super) made: Option<Expr>,
+    /// It is put into a stack of its own.
+    pub(super) in_stack: bool,
     /// What is set on it before it is shown: property and value.
     pub(super) set: Vec<(SmolStr, Expr)>,
 }
@@ -29,7 +31,7 @@ pub(super) struct Page {
 impl Page {
     /// A page that something else makes.
     pub(super) fn of(class: Ref) -> Self {
-        Self { class, made: None, set: Vec::new() }
+        Self { class, made: None, in_stack: false, set: Vec::new() }
     }
 }
 
@@ -45,6 +47,7 @@ pub(super) fn pages_of(expr: &Expr, values: &Values<'_>) -> Vec<Page> {
     found
 }
 
+/// `depth` is how many stacks are around.
 fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Vec<Page>) {
     if depth > MAX_DEPTH {
         return;
@@ -62,7 +65,7 @@ fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Vec<Page>
             let set =
                 built.steps.into_iter().filter_map(|step| Some((step.name, step.args.into_iter().next()?)));
             let set = set.filter(|(name, _)| property(class, name, values).is_some()).collect();
-            found.push(Page { class, made: Some(root), set });
+            found.push(Page { class, made: Some(root), in_stack: depth > 0, set });
             continue;
         }
         let asked = call.and_then(|call| asked_for(&root, call, values));

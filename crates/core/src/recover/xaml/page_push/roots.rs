@@ -2,6 +2,7 @@
 //! (learn.microsoft.com, "App lifecycle", "Windows").
 
 use super::pages::{pages_of, route};
+use super::stackless;
 use crate::facts::{At, Facts, Opened, RouteFact};
 use crate::model::RouteKind;
 use crate::recover::code;
@@ -33,6 +34,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 
 fn starts(page: &Expr, values: &Values<'_>, facts: &mut Facts) {
     for page in pages_of(page, values) {
+        stackless::shown(&page, false, values, facts);
         let fact = route(page.class, RouteKind::Screen, values);
         facts.routes.push(RouteFact { opened: Opened::AtLaunch, ..fact });
     }

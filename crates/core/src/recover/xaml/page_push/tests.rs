@@ -256,8 +256,9 @@ public class Queue {{ public Task PushAsync(Ticket ticket) => null; public Task 
 }
 
 #[test]
-fn a_push_without_a_stack_fails() {
-    let app = |root: &str, mark: &str| {
+fn steps_of_pages_that_stand_in_no_stack() {
+    let app = |root: &str, shown: &str, marks: [&str; 2]| {
+        let [push, pop] = marks;
         format!(
             r#"{APP}//- App.xaml.cs
 namespace Barn;
@@ -267,17 +268,26 @@ namespace Barn;
 public class ShelfPage : ContentPage {{
     async void Open() {{
         await Navigation.PushAsync(new ToolPage());
-{mark}
-        await Navigation.PushModalAsync(new ToolPage());
+{push}
+        await Navigation.PushModalAsync({shown});
     }}
 }}
-public class ToolPage : ContentPage {{ }}
+public class ToolPage : ContentPage {{ async void Back() {{ await Navigation.PopAsync(); }} }}
+public class HelpPage : ContentPage {{
+    async void Close() {{
+        await Navigation.PopAsync();
+{pop}
+    }}
+}}
 "#
         )
     };
-    judged(
-        "wiring-slip",
-        &app("new ShelfPage()", "                         ^^^^^^^^^ wiring-slip: this push"),
-    );
-    judged("wiring-slip", &app("new NavigationPage(new ShelfPage())", ""));
+    let push = "                         ^^^^^^^^^ wiring-slip: this push";
+    let pop = "                         ^^^^^^^^ wiring-slip: this step back fails when it runs: `HelpPage`";
+    judged("wiring-slip", &app("new ShelfPage()", "new HelpPage()", [push, pop]));
+    judged("wiring-slip", &app("new NavigationPage(new ShelfPage())", "new HelpPage()", ["", pop]));
+    let in_stack = "new NavigationPage(new HelpPage())";
+    judged("wiring-slip", &app("new NavigationPage(new ShelfPage())", in_stack, ["", ""]));
+    // What is made out of sight may be put into a stack there.
+    judged("wiring-slip", &app("Make()", "services.GetService<HelpPage>()", ["", ""]));
 }
