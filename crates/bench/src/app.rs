@@ -8,6 +8,8 @@ use std::path::{Path, PathBuf};
 /// Of this many files one holds navigation.
 const ONE_IN: usize = 6;
 
+const SETTINGS: &str = "settings.gradle.kts";
+
 /// What a language's files without navigation look like.
 struct Filler {
     extension: &'static str,
@@ -77,7 +79,23 @@ pub(crate) fn write(from: &Path, to: &Path, files: usize) -> io::Result<usize> {
         }
         copy += 1;
     }
+    if templates.iter().any(|(path, _)| path.ends_with(SETTINGS)) {
+        lines += join(to, copy)?;
+    }
     Ok(lines)
+}
+
+/// Gradle's settings, and the first copy's build file, which makes one app of all copies.
+fn join(to: &Path, copies: usize) -> io::Result<usize> {
+    let modules = (0..copies).flat_map(|copy| [format!("app{copy}"), format!("loans{copy}")]);
+    let modules: Vec<String> = modules.filter(|module| to.join(module).is_dir()).collect();
+    let included: Vec<String> = modules.iter().map(|module| format!("\":{module}\"")).collect();
+    let lines = put(&to.join(SETTINGS), &format!("include({})\n", included.join(", ")))?;
+    let path = to.join("app0/build.gradle.kts");
+    let needed = included.iter().filter(|module| *module != "\":app0\"");
+    let needed: String = needed.map(|module| format!("    implementation(project({module}))\n")).collect();
+    let build = format!("{}\ndependencies {{\n{needed}}}\n", fs::read_to_string(&path)?);
+    Ok(lines + put(&path, &build)?)
 }
 
 /// Files of the app the synthetic one is made from, with paths from its root.
@@ -107,6 +125,11 @@ fn is_code(path: &Path) -> bool {
     code.iter().any(|extension| has_extension(path, extension))
 }
 
+/// What is started is the first copy, with all others in it.
+fn kind(copy: usize) -> &'static str {
+    if copy == 0 { "application" } else { "library" }
+}
+
 /// A copy's names: modules, packages, graphs, layouts and addresses of its own.
 fn varied(text: &str, copy: usize) -> String {
     let renamed = [
@@ -115,6 +138,8 @@ fn varied(text: &str, copy: usize) -> String {
         ("borrowbarn.loans", format!("borrowbarn.loans{copy}")),
         ("borrowbarn/loans/", format!("borrowbarn/loans{copy}/")),
         ("borrowbarn://", format!("borrowbarn{copy}://")),
+        ("\":loans\"", format!("\":loans{copy}\"")),
+        ("com.android.application", format!("com.android.{}", kind(copy))),
         ("main_graph", format!("main_graph{copy}")),
         ("loans_graph", format!("loans_graph{copy}")),
         ("ReturnsRoutes", format!("ReturnsRoutes{copy}")),

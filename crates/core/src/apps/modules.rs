@@ -104,14 +104,21 @@ fn attach(
     let free =
         |reached: &[BTreeSet<usize>], module: usize| !reached.iter().any(|known| known.contains(&module));
     let mentions = Mentions::new(sources);
+    let mut named: FxHashMap<Vec<String>, Vec<usize>> = FxHashMap::default();
+    for (i, words) in sources.modules.iter().map(imports_of).enumerate() {
+        named.entry(words.unwrap_or_default()).or_default().push(i);
+    }
     for module in 0..sources.modules.len() {
         if !free(reached, module) {
             continue;
         }
+        let words = imports_of(&sources.modules[module]).unwrap_or_default();
+        let rivals: &[usize] = named.get(&words).filter(|_| !words.is_empty()).map_or(&[], Vec::as_slice);
         for (at, &app) in apps.iter().enumerate() {
             let home = candidates[app].module;
-            let told = belongs(sources, module, home, needs);
-            if told || mentions.are_made(sources, module, &reached[at]) {
+            let told = || belongs(sources, module, home, needs);
+            let made = || mentions.are_made(sources, module, &reached[at]);
+            if is_nearest(sources, module, rivals, home) && (told() || made()) {
                 reached[at].extend(closure(needs, module));
             }
         }
@@ -132,6 +139,16 @@ fn belongs(sources: &SourceTree, module: usize, home: usize, needs: &DiGraph<(),
         Tool::Gradle if app.needs.is_empty() => app.build.tool == Tool::Gradle && own.root == app.root,
         tool => tool == app.build.tool && around,
     }
+}
+
+/// Whether none of the modules that are imported by the same name lies nearer to an app.
+fn is_nearest(sources: &SourceTree, module: usize, rivals: &[usize], home: usize) -> bool {
+    let shared = |other: usize| {
+        let (one, other) = (sources.modules[other].path.split('/'), sources.modules[home].path.split('/'));
+        one.zip(other).take_while(|(one, other)| one == other).count()
+    };
+    let own = shared(module);
+    !rivals.iter().any(|&other| shared(other) > own)
 }
 
 /// Modules that no app has, by what hangs together, each with what it needs.

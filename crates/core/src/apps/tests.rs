@@ -600,3 +600,37 @@ import barn.loans.loans
     let (severity, message) = undeclared(&library(&app("about"))).expect("a finding");
     assert_eq!((severity, message.contains("unless")), (Severity::Error, false), "{message}");
 }
+
+#[test]
+fn of_two_modules_of_one_name_the_nearest_is_meant() {
+    let workspace = |name: &str| {
+        format!(
+            r#"
+//- {name}/build.gradle.kts
+plugins {{ id("com.android.application") }}
+android {{ namespace = "barn.{name}" }}
+dependencies {{ implementation(project(":elsewhere")) }}
+//- {name}/src/main/java/Main.kt
+package barn.{name}
+import androidx.navigation.compose.*
+import barn.loans.loans
+@Composable fun Host() {{
+    val nav = rememberNavController()
+    NavHost(nav, startDestination = "loan") {{ loans() }}
+}}
+//- {name}/loans/build.gradle.kts
+plugins {{ id("com.android.library") }}
+android {{ namespace = "barn.loans" }}
+//- {name}/loans/src/main/java/Loans.kt
+package barn.loans
+import androidx.navigation.*
+import androidx.navigation.compose.*
+fun NavGraphBuilder.loans() {{ composable("loan") {{ Loan() }} }}
+@Composable fun Loan() {{}}
+"#
+        )
+    };
+    let document = scanned(&(workspace("counter") + &workspace("members")));
+    let apps: Vec<String> = document.apps.iter().map(|app| app.modules.join(" ")).collect();
+    assert_eq!(apps, ["counter counter/loans", "members members/loans"]);
+}
