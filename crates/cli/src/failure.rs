@@ -18,6 +18,13 @@ pub(crate) enum Failure {
         /// The nearest names.
         near: Vec<String>,
     },
+    /// A name that several apps of a tree have.
+    InSeveralApps {
+        /// What was given.
+        given: String,
+        /// The apps.
+        apps: Vec<String>,
+    },
     /// A folder that is there already.
     Occupied(PathBuf),
     /// A comparison with nothing to compare to.
@@ -59,6 +66,9 @@ impl Failure {
             Self::Unknown { what, given, near } if near.is_empty() => format!("there is no {what} `{given}`"),
             Self::Unknown { what, given, near } => {
                 format!("there is no {what} `{given}`; did you mean `{}`?", near.join("`, `"))
+            }
+            Self::InSeveralApps { given, apps } => {
+                format!("`{given}` is in several apps: name one with --app (`{}`)", apps.join("`, `"))
             }
             Self::Occupied(path) => {
                 format!("{} is there already, and not empty; name another folder", path.display())

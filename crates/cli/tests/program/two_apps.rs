@@ -110,3 +110,24 @@ fn the_overview_says_what_is_a_library() {
     let alone = run(&["scan", &library]);
     assert!(alone.out.contains("No app is started in it: it is read as a library"), "{}", alone.out);
 }
+
+#[test]
+fn a_way_to_a_screen_leads_through_one_app() {
+    let tree = demo("two-apps");
+    let reach = run(&["reach", "LoansScreen", "--in", &tree]).out;
+    let (counter, members) = reach.split_once("In example.borrowbarn.members").expect("both apps");
+    assert!(counter.starts_with("In example.borrowbarn.counter"), "{reach}");
+    for one in [counter, members] {
+        assert_eq!(one.matches("the app's start").count(), 1, "{one}");
+    }
+    assert!(counter.contains("counter/src/main") && members.contains("members/src/main"), "{reach}");
+
+    let json = run(&["reach", "LoansScreen", "--in", &tree, "--format", "json"]);
+    assert_eq!(json.status, 2);
+    assert!(json.err.contains("name one with --app"), "{}", json.err);
+    let one = run(&["reach", "LoansScreen", "--in", &tree, "--app", "counter", "--format", "json"]);
+    let document: serde_json::Value = serde_json::from_str(&one.out).expect("JSON");
+    assert_eq!(document["ways"].as_array().map(Vec::len), Some(1));
+    let only = run(&["reach", "CardScreen", "--in", &tree]);
+    assert!(only.out.starts_with("CardScreen"), "one app has it: {}", only.out);
+}

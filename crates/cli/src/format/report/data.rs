@@ -125,7 +125,7 @@ fn finding(finding: &Finding, files: &mut Files<'_>) -> Value {
     let unless: Vec<Value> = finding.unless.iter().map(|r| files.at(&r.at)).collect();
     json!({
         "r": finding.rule, "s": finding.severity, "m": finding.message, "h": finding.help, "l": related, "u": unless,
-        "at": files.at(&finding.at),
+        "o": finding.apps, "at": files.at(&finding.at),
     })
 }
 

@@ -279,7 +279,7 @@ function call(at) {
 }
 function finding(at) {
   const f = D.findings[at];
-  return [el('b', { class: f.s }, f.s + ' ' + f.r), ': ' + f.m, spot(f.at), code(f.at), el('div', {}, f.h), f.l.map((r) => [el('div', {}, r.m), spot(r.at)]).flat(), f.u.length ? [el('div', {}, 'decided at run time'), f.u.map((at) => spot(at))].flat() : []];
+  return [el('b', { class: f.s }, f.s + ' ' + f.r), ': ' + f.m, f.o.length ? [el('div', {}, 'only in ' + f.o.join(', '))] : [], spot(f.at), code(f.at), el('div', {}, f.h), f.l.map((r) => [el('div', {}, r.m), spot(r.at)]).flat(), f.u.length ? [el('div', {}, 'decided at run time'), f.u.map((at) => spot(at))].flat() : []];
 }
 function placeDetails(at) {
   const p = place(at);
