@@ -1,7 +1,7 @@
 use super::{Example, Report, Rule, Says, Sink, listed};
-use crate::facts::{Channel, RouteId};
-use crate::link::{Graph, ResultSideLinked};
-use crate::model::{CallStatus, Platform, ResultSide, Severity};
+use crate::facts::{Channel, RouteId, ScreenId};
+use crate::link::{Call, Doubt, Graph, ResultSideLinked};
+use crate::model::{ResultSide, Severity, Verb};
 use crate::names::nearest;
 use crate::types::differ;
 
@@ -85,20 +85,50 @@ fn of_opened_routes(graph: &Graph<'_>, results: &[&ResultSideLinked], sink: &mut
         seen.extend(&send.routes);
         let calls: Vec<_> = send.routes.iter().flat_map(|&route| graph.calls_to(route)).collect();
         // Somebody out of sight may open it as well.
-        let platforms: Vec<Platform> =
-            send.routes.iter().map(|&route| graph.routes[route].fact.style.platform()).collect();
-        let open = graph.calls.iter().any(|call| {
-            call.status == CallStatus::Dynamic && platforms.contains(&call.fact.style.platform())
-        }) || send.routes.iter().any(|&route| graph.routes[route].entry);
-        if calls.is_empty() || open || receives.iter().any(|receive| meets(receive, send)) {
+        let entry = send.routes.iter().any(|&route| graph.routes[route].entry);
+        let beyond = send.routes.iter().any(|&route| graph.is_beyond_saying(route));
+        if calls.is_empty() || entry || beyond || receives.iter().any(|receive| meets(receive, send)) {
             continue;
         }
-        let mut report =
-            Report::new(send.fact.at, key, format!("nobody who opens `{key}` awaits what it hands back"));
+        let doubts: Vec<Doubt> = send.routes.iter().flat_map(|&route| graph.may_lead_to(route)).collect();
+        let message = format!("nobody who opens `{key}` awaits what it hands back");
+        let mut report = Report::new(send.fact.at, key, message).unless(doubts);
         for call in calls {
             report = report.related("opened here", call.fact.at);
         }
         sink.push(report);
+    }
+    for receive in receives.iter().filter(|receive| receive.fact.sure) {
+        of_silent_screens(graph, receive, &sends, sink);
+    }
+}
+
+/// A value that is awaited from screens which never hand one back.
+fn of_silent_screens(
+    graph: &Graph<'_>,
+    receive: &ResultSideLinked,
+    sends: &[&ResultSideLinked],
+    sink: &mut Sink,
+) {
+    let Some(key) = receive.fact.key.as_ref() else { return };
+    let screens: Vec<ScreenId> = receive.routes.iter().filter_map(|&route| graph.routes[route].screen).collect();
+    let all_known = !screens.is_empty() && screens.len() == receive.routes.len();
+    // A step back that is in no screen, or in one that another takes the place of, may be its own.
+    let lost = sends.iter().any(|send| send.screens.is_empty());
+    let silent = |screen: &ScreenId| {
+        let goes = |call: &&Call| call.screens.contains(screen) && call.fact.verb != Verb::Back;
+        graph.screens[*screen].hosts.is_empty()
+            && !sends.iter().any(|send| send.screens.contains(screen))
+            && !graph.calls.iter().filter(goes).any(|call| matches!(call.fact.verb, Verb::Replace | Verb::BackTo))
+            && graph.calls.iter().any(|call| call.fact.verb == Verb::Back && call.screens == [*screen])
+    };
+    if all_known && !lost && screens.iter().all(silent) {
+        let message = format!("a value is awaited from `{key}`, which never hands one back");
+        let mut report = Report::new(receive.fact.at, key, message);
+        for screen in screens {
+            report = report.related("closed without a value", graph.screens[screen].fact.at);
+        }
+        sink.push(report.help("Hand back the value where the screen is closed, or do not wait for one."));
     }
 }
 

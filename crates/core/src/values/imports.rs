@@ -15,6 +15,23 @@ impl<'p> Values<'p> {
         &self.program.tree(whole.unwrap_or(file)).imports
     }
 
+    /// Whether another file takes a file in, or may: one that nobody parsed holds its name.
+    #[must_use]
+    pub fn is_taken_in(&self, file: u32) -> bool {
+        let path = self.program.tree(file).package.as_str();
+        let of_it = |import: &Import| {
+            import.path.strip_prefix(path).is_some_and(|rest| rest.is_empty() || rest.starts_with('.'))
+        };
+        let mut others = self.program.parsed().filter(|&other| other != file);
+        if path.is_empty() || others.any(|other| self.program.tree(other).imports.iter().any(of_it)) {
+            return true;
+        }
+        let source = self.program.source(file).path.as_str();
+        let stem = source.rsplit('/').next().and_then(|name| name.split('.').next()).unwrap_or_default();
+        let named = if stem == "index" { source.rsplit('/').nth(1).unwrap_or(stem) } else { stem };
+        !self.program.words_of_unparsed(&[named.to_owned()]).is_empty()
+    }
+
     /// What a name means by a file's imports.
     pub(super) fn imported(&self, file: u32, name: &str) -> Option<Def> {
         let imports = self.imports(file);

@@ -309,6 +309,16 @@ impl<'s> Program<'s> {
         slice(&self.index.annotated_by_name, name)
     }
 
+    /// Whether any file but these holds a word, in whatever way: as a name, in a text, in a comment.
+    #[must_use]
+    pub fn is_word_of_others(&self, own: &[u32], word: &str) -> bool {
+        let mut others = self.sources.files.iter().zip(0..).filter(|(_, other)| !own.contains(other));
+        others.any(|(other, _)| {
+            let text = other.text.as_str();
+            text.contains(word) && words_of(text).any(|own| own == word)
+        })
+    }
+
     /// Which of these words stand in code files that were not parsed.
     #[must_use]
     pub fn words_of_unparsed(&self, words: &[String]) -> FxHashSet<String> {

@@ -33,26 +33,34 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 let starts =
                     rules.filter_map(|(call, rule)| first_said(Ref { file: rule.file, id: call }, values));
                 let key = ContainerKey(At { file, span: class.name_span });
-                declare(key, starts.collect(), values.makes(at).to_vec(), facts);
+                let fact = declared(key, starts.collect(), values.makes(at).to_vec());
+                let used = values.is_made(at)
+                    || values.is_derived(at)
+                    || values.program().is_word_of_others(&[file], &class.name);
+                facts.containers.push(ContainerFact {
+                    name: Some(class.name.to_string()),
+                    shown_by: if used { ShownBy::App } else { ShownBy::Another },
+                    ..fact
+                });
             }
             Kind::Call(call) if is_library_manager(at, call, values) => {
                 let key = ContainerKey(code::callee_at(at, values));
-                declare(key, first_said(at, values).into_iter().collect(), vec![at], facts);
+                facts.containers.push(declared(key, first_said(at, values).into_iter().collect(), vec![at]));
             }
             _ => {}
         }
     }
 }
 
-fn declare(key: ContainerKey, starts: Vec<StartFact>, sites: Vec<Ref>, facts: &mut Facts) {
-    facts.containers.push(ContainerFact {
+fn declared(key: ContainerKey, starts: Vec<StartFact>, sites: Vec<Ref>) -> ContainerFact {
+    ContainerFact {
         start: Start::FirstDeclared(starts),
         holds: Holds::MustHold,
         shown_by: ShownBy::App,
         sites,
         sight: Sight::Inside,
         ..ContainerFact::new(key)
-    });
+    }
 }
 
 /// A manager of the library that is made here.

@@ -85,13 +85,29 @@ pub(super) fn variable_name(created: Ref, values: &Values<'_>) -> Option<String>
 
 /// Whether anything may use a navigator: the name that holds it, or whoever takes its file in.
 pub(super) fn is_used(created: Ref, values: &Values<'_>) -> bool {
-    let Some(name) = variable_name(created, values).filter(|name| name != "default") else { return true };
+    let Some(name) = variable_name(created, values).filter(|name| name != "default") else {
+        return !is_whole_export(created, values)
+            || is_root_file(created.file, values)
+            || values.is_taken_in(created.file);
+    };
     let given = |import: &crate::syntax::Import| {
         import.exported && import.path.rsplit('.').next() == Some(name.as_str())
     };
     !values.program().uses_of_name(&name).is_empty()
         || values.program().tree(created.file).imports.iter().any(given)
         || !values.program().words_of_unparsed(std::slice::from_ref(&name)).is_empty()
+}
+
+/// Whether a navigator is all that its file hands out: `export default createStackNavigator({ … })`.
+fn is_whole_export(created: Ref, values: &Values<'_>) -> bool {
+    variable_name(created, values).is_some_and(|name| name == "default")
+}
+
+/// Files that an entry takes in by where they are.
+fn is_root_file(file: u32, values: &Values<'_>) -> bool {
+    let name = values.program().source(file).path.rsplit('/').next().unwrap_or_default();
+    let stem = name.split('.').next().unwrap_or_default().to_ascii_lowercase();
+    matches!(stem.as_str(), "app" | "index" | "main")
 }
 
 /// What draws the list of screens in the app's own way, by the packages' versions.

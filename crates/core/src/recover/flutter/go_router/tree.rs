@@ -7,6 +7,7 @@ use crate::facts::{
 use crate::model::{Form, RouteKind, Style, Via};
 use crate::recover::code;
 use crate::recover::flutter::builder::{body_of, callback, leaves};
+use crate::recover::flutter::is_left_over;
 use crate::recover::flutter::location::{joined, location, pattern};
 use crate::recover::flutter::navigator::named;
 use crate::syntax::{Call, Kind};
@@ -47,13 +48,25 @@ fn router(at: Ref, call: &Call, routes: &Expr, values: &Values<'_>, facts: &mut 
         None => Some(vec![StartFact::new("/".to_owned(), key.0)]),
     };
     let unknown = open || starts.is_none();
+    let held = held_by(at, values);
     facts.containers.push(ContainerFact {
         start: Start::new(starts.into_iter().flatten(), unknown),
-        shown_by: ShownBy::App,
+        name: held.as_ref().map(|(_, name)| name.clone()),
+        shown_by: match held.is_some_and(|(variable, _)| is_left_over(variable, values)) {
+            true => ShownBy::Another,
+            false => ShownBy::App,
+        },
         sites: vec![at],
         no_fallback: fallback.is_none().then_some(key.0),
         ..ContainerFact::new(key)
     });
+}
+
+/// The variable that a router is made for, and its name.
+fn held_by(router: Ref, values: &Values<'_>) -> Option<(Ref, String)> {
+    let tree = values.tree(router);
+    let up = tree.node(router.id).parent?;
+    Some((Ref { file: router.file, id: up }, tree.variable(up)?.name.to_string()))
 }
 
 /// The locations that come first, if they are known.

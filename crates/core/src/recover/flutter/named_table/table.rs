@@ -7,8 +7,9 @@ use crate::facts::{
 use crate::model::{Form, RouteKind, Style};
 use crate::recover::code;
 use crate::recover::flutter::builder::{Shown, body_of, leaves};
+use crate::recover::flutter::is_left_over;
 use crate::recover::flutter::navigator::named;
-use crate::syntax::{Call, Kind};
+use crate::syntax::{Call, Kind, TypeName};
 use crate::values::{Expr, Ref, Values};
 
 /// Widgets that hold a table.
@@ -22,6 +23,31 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             holder(at, call, values, facts);
         }
     }
+    for id in values.program().tree(file).ids() {
+        left_over(Ref { file, id }, values, facts);
+    }
+}
+
+/// A table that a variable holds, and that no app is given.
+fn left_over(at: Ref, values: &Values<'_>, facts: &mut Facts) {
+    let Some(variable) = values.tree(at).variable(at.id) else { return };
+    let builders =
+        |ty: &TypeName| ty.name == "Map" && ty.args.get(1).is_some_and(|of| of.name == "WidgetBuilder");
+    let Some(init) = variable.init.filter(|_| variable.ty.as_ref().is_some_and(builders)) else { return };
+    if values.is_local(at) || !is_left_over(at, values) {
+        return;
+    }
+    let key = ContainerKey(At { file: at.file, span: variable.name_span });
+    let mut table = Table::new(key, values);
+    table.entries(&Expr::new(at).with(init));
+    facts.containers.push(ContainerFact {
+        name: Some(variable.name.to_string()),
+        shown_by: ShownBy::Another,
+        start: Start::OPEN,
+        sight: Sight::Inside,
+        ..ContainerFact::new(key)
+    });
+    facts.routes.extend(table.routes);
 }
 
 /// The routes of one table as they are found, in the order in which they are asked.
@@ -36,7 +62,11 @@ pub(super) struct Table<'t, 'p> {
     pub(super) handed: Vec<Ref>,
 }
 
-impl Table<'_, '_> {
+impl<'t, 'p> Table<'t, 'p> {
+    fn new(key: ContainerKey, values: &'t Values<'p>) -> Self {
+        Self { values, key, routes: Vec::new(), open: false, has_fallback: false, handed: Vec::new() }
+    }
+
     /// A route by a name, a prefix or a pattern, and what is built for it.
     pub(super) fn route(&mut self, name: String, at: At, content: &Expr) {
         let order = Order::Declared(self.routes.len());
@@ -112,8 +142,7 @@ fn assigned(content: &Expr, values: &Values<'_>) -> Vec<Shown> {
 
 fn holder(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let key = ContainerKey(code::callee_at(at, values));
-    let mut table =
-        Table { values, key, routes: Vec::new(), open: false, has_fallback: false, handed: Vec::new() };
+    let mut table = Table::new(key, values);
     let map = named(at, call, "routes");
     if let Some(map) = &map {
         table.entries(map);

@@ -32,7 +32,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     let start = routes.iter().find(|route| route.kind == RouteKind::Screen).map(StartFact::first);
     facts.containers.push(ContainerFact {
         name: document.class_name().and_then(|name| name.rsplit('.').next()).map(str::to_owned),
-        shown_by: ShownBy::App,
+        shown_by: match shells::is_shown_by_nobody(&document, values) {
+            true => ShownBy::Another,
+            false => ShownBy::App,
+        },
         start: Start::said_if_any(start),
         sight: crate::facts::Sight::Inside,
         ..ContainerFact::new(shells::content(&document))

@@ -24,6 +24,26 @@ pub(super) fn is_shell(document: &Document<'_>, values: &Values<'_>) -> bool {
             || document.class(values).is_some_and(|class| is_kind(class, "Shell", values)))
 }
 
+/// Whether nothing shows a shell, where the app has another that something does.
+pub(super) fn is_shown_by_nobody(shell: &Document<'_>, values: &Values<'_>) -> bool {
+    let is_used = |shell: &Document<'_>| {
+        let class = shell.class(values)?;
+        let mut own = values.files_of(class);
+        own.push(shell.file);
+        let name = &values.class(class)?.name;
+        Some(
+            values.is_made(class)
+                || values.is_derived(class)
+                || values.program().is_word_of_others(&own, name),
+        )
+    };
+    let files = values.program().sources().files.iter().zip(0..);
+    let others = files.filter(|(f, other)| f.language == Language::Xaml && *other != shell.file);
+    let mut others = others.filter_map(|(_, other)| Document::of(other, values));
+    is_used(shell) == Some(false)
+        && others.any(|other| is_shell(&other, values) && is_used(&other) == Some(true))
+}
+
 /// What a shell's own items and content stand in.
 pub(super) fn content(shell: &Document<'_>) -> ContainerKey {
     ContainerKey(shell.at())
