@@ -157,3 +157,45 @@ pub(in crate::recover) fn is_met(at: Ref, values: &Values<'_>) -> bool {
         _ => false,
     }
 }
+
+/// How many steps back a call takes: it and those of its name right before it, or as often as it is
+/// repeated. Of a row only the last call counts for all. `is_step` tells a step from a call of the name
+/// that goes somewhere.
+pub(in crate::recover) fn in_a_row(at: Ref, is_step: fn(&Call) -> bool, values: &Values<'_>) -> u32 {
+    let tree = values.tree(at);
+    let statement = std::iter::successors(Some(at.id), |&id| {
+        tree.node(id).parent.filter(|&up| matches!(tree.kind(up), Kind::Unary { .. }))
+    });
+    let statement = statement.last().unwrap_or(at.id);
+    let Some(parent) = tree.node(statement).parent else { return 1 };
+    let Kind::Block(items) = tree.kind(parent) else { return 1 };
+    let written = |id: Id| {
+        let mut id = id;
+        while let Kind::Unary { of, .. } = tree.kind(id) {
+            id = *of;
+        }
+        let call = tree.call(id).filter(|call| is_step(call))?;
+        Some(values.written(Ref { file: at.file, id: call.callee }))
+    };
+    let own = written(statement);
+    let Some(place) = items.iter().position(|&id| id == statement).filter(|_| own.is_some()) else {
+        return 1;
+    };
+    let same = |id: &&Id| written(**id) == own;
+    if items.get(place + 1).as_ref().is_some_and(same) {
+        return 1;
+    }
+    let row = items[..=place].iter().rev().take_while(same).count();
+    repeated(parent, tree).unwrap_or(1).saturating_mul(u32::try_from(row).unwrap_or(1))
+}
+
+/// `repeat(2) { … }` around a block.
+fn repeated(block: Id, tree: &Tree) -> Option<u32> {
+    let lambda = tree.node(block).parent?;
+    let call = tree.call(tree.node(lambda).parent?)?;
+    (tree.callee(call)?.0 == "repeat").then_some(())?;
+    match tree.kind(call.args.first()?.value) {
+        Kind::Number(text) => text.parse().ok(),
+        _ => None,
+    }
+}

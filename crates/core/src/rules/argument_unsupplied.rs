@@ -100,7 +100,9 @@ fn may_supply(graph: &Graph<'_>, route: RouteId, name: &str) -> bool {
     let fact = &graph.routes[route];
     // Of a path only its own parameters are declared: what the query holds, its screen only asks for.
     let asked = |parameter: &Parameter| fact.fact.opened == Opened::ByAddress && parameter.via == Via::Query;
-    let declared = !fact.declares_by_reads() && fact.parameter(name).is_some_and(|p| !asked(p));
+    // What an object holds that is taken as a whole is declared with it; what is only taken out is not.
+    let says = !fact.fact.takes.by_reads() || fact.whole.is_some();
+    let declared = says && fact.parameter(name).is_some_and(|p| !asked(p));
     let given =
         fact.fact.parameters.iter().any(|parameter| parameter.name == name && parameter.default.is_some());
     let linked = fact.fact.deep_links.iter().any(|(pattern, _)| pattern.contains(&format!("{{{name}}}")));

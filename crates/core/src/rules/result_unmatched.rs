@@ -111,7 +111,8 @@ fn of_silent_screens(
     sink: &mut Sink,
 ) {
     let Some(key) = receive.fact.key.as_ref() else { return };
-    let screens: Vec<ScreenId> = receive.routes.iter().filter_map(|&route| graph.routes[route].screen).collect();
+    let screens: Vec<ScreenId> =
+        receive.routes.iter().filter_map(|&route| graph.routes[route].screen).collect();
     let all_known = !screens.is_empty() && screens.len() == receive.routes.len();
     // A step back that is in no screen, or in one that another takes the place of, may be its own.
     let lost = sends.iter().any(|send| send.screens.is_empty());
@@ -119,7 +120,11 @@ fn of_silent_screens(
         let goes = |call: &&Call| call.screens.contains(screen) && call.fact.verb != Verb::Back;
         graph.screens[*screen].hosts.is_empty()
             && !sends.iter().any(|send| send.screens.contains(screen))
-            && !graph.calls.iter().filter(goes).any(|call| matches!(call.fact.verb, Verb::Replace | Verb::BackTo))
+            && !graph
+                .calls
+                .iter()
+                .filter(goes)
+                .any(|call| matches!(call.fact.verb, Verb::Replace | Verb::BackTo))
             && graph.calls.iter().any(|call| call.fact.verb == Verb::Back && call.screens == [*screen])
     };
     if all_known && !lost && screens.iter().all(silent) {

@@ -1,6 +1,7 @@
 //! What a file sees of others: its imports, their prefixes, and what imported files hand on.
 
-use super::{Def, Expr, Values};
+use super::{Def, Expr, Ref, Values};
+use crate::names::words;
 use crate::source::library_of;
 use crate::syntax::{Import, Kind};
 
@@ -30,6 +31,25 @@ impl<'p> Values<'p> {
         let stem = source.rsplit('/').next().and_then(|name| name.split('.').next()).unwrap_or_default();
         let named = if stem == "index" { source.rsplit('/').nth(1).unwrap_or(stem) } else { stem };
         !self.program.words_of_unparsed(&[named.to_owned()]).is_empty()
+    }
+
+    /// Whether a name that nobody declares is imported from a file which should be of the source, and is
+    /// not: one that is called like it. What generators make is left to them.
+    #[must_use]
+    pub fn is_of_missing_file(&self, at: Ref, name: &str) -> bool {
+        let sources = self.program.sources();
+        let missing = |import: &&Import| {
+            let stem = import.path.rsplit('/').next().unwrap_or_default();
+            let in_source = !import.path.contains(':') && import.lets_in(name) && import.prefix.is_none();
+            in_source
+                && words(stem) == words(name)
+                && !sources.files.iter().any(|file| {
+                    file.path.strip_prefix(import.path.as_str()).is_some_and(|rest| rest.starts_with('.'))
+                })
+        };
+        library_of(self.program.source(at.file)).is_some()
+            && !self.program.is_declared_name(name)
+            && self.imports(at.file).iter().any(|import| missing(&import))
     }
 
     /// What a name means by a file's imports.

@@ -2,7 +2,7 @@
 //! choices.
 
 use super::widgets::is_widget;
-use crate::facts::At;
+use crate::facts::{At, Shows};
 use crate::recover::code;
 use crate::syntax::{Arg, BinaryOp, Call, Kind};
 use crate::values::{Expr, Ref, Values};
@@ -30,6 +30,18 @@ pub(super) struct Leaves {
     pub(super) shown: Vec<Shown>,
     /// Names of parameters that say what is shown.
     pub(super) open: Vec<Expr>,
+    /// A widget that is imported from a file of the source's own which is not there.
+    pub(super) gone: Option<(String, At)>,
+}
+
+impl Leaves {
+    /// What a route shows first, with what else it may.
+    pub(super) fn shows(self, at: At, values: &Values<'_>) -> (Shows, Vec<String>) {
+        let mut paths = self.shown.iter().map(|shown| values.program().path(shown.class).to_owned());
+        let absent = || self.gone.clone().map_or(Shows::NotApplicable, |(name, at)| Shows::Absent(name, at));
+        let first = paths.next().map_or_else(absent, |path| Shows::Class(path, at));
+        (first, paths.collect())
+    }
 }
 
 /// The widgets that a builder, a route object or a widget comes to.
@@ -113,6 +125,10 @@ fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &m
     if let Some(inside) = inside(expr, call, depth, values) {
         found.shown.extend(inside.shown);
         found.open.extend(inside.open);
+    } else if let Some((name, span)) = values.tree(expr.at).callee(call)
+        && values.is_of_missing_file(expr.at, name)
+    {
+        found.gone.get_or_insert_with(|| (name.to_string(), At { file: expr.at.file, span }));
     }
 }
 

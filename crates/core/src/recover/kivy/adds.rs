@@ -282,13 +282,21 @@ fn content(given: &Expr, made: &Expr, values: &Values<'_>) -> Option<Ref> {
     below.chain(put).find_map(|widget| class_made(&widget, values))
 }
 
+/// Screens that documents know without an import.
+const LIBRARY: &[&str] = &["MDScreen", "Screen"];
+
 /// The name of a class that a document uses for a screen, and that nobody declares.
 fn missing(made: &Expr, call: &Call, values: &Values<'_>) -> Option<(String, At)> {
     let (name, span) = values.tree(made.at).callee(call)?;
     let named = call.args.iter().any(|arg| arg.name.as_deref() == Some("name"));
     let unknown = values.meaning(&made.with(call.callee)).is_none();
     values.expect_class(name);
-    (named && unknown && !is_screen_name(name)).then(|| (name.to_string(), At { file: made.at.file, span }))
+    // A library's screen comes in by an import, or is registered somewhere by its name.
+    let is_library = || {
+        is_screen_name(name)
+            && (LIBRARY.contains(&name.as_str()) || values.program().is_word_of_others(&[made.at.file], name))
+    };
+    (named && unknown && !is_library()).then(|| (name.to_string(), At { file: made.at.file, span }))
 }
 
 /// The route of a screen in a manager.

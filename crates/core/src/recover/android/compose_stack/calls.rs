@@ -78,7 +78,8 @@ fn method(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
             }
         }
         (name, _) if TAKES.contains(&name) && !is_followed_by_add(at, values) => {
-            facts.calls.push(back(at, Verb::Back, values));
+            let steps = code::in_a_row(at, |_| true, values);
+            facts.calls.push(CallFact { steps, ..back(at, Verb::Back, values) });
         }
         (name, _) if CUTS.contains(&name) => facts.calls.push(back(at, Verb::BackTo, values)),
         _ => {}

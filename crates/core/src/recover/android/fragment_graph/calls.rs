@@ -5,7 +5,7 @@ use crate::facts::{CallFact, Facts, HostHint, TargetFact};
 use crate::model::{Style, Verb};
 use crate::recover::android::code;
 use crate::source::{Language, Resource};
-use crate::syntax::{Call, Id, Kind, Tree};
+use crate::syntax::{Call, Kind};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -158,7 +158,10 @@ fn back(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     }
     let destination = call.args.first().filter(|_| code::callee_name(at, values) == "popBackStack");
     let Some(first) = destination else {
-        facts.calls.push(CallFact { steps: steps(at, values), ..plain_back(at, values) });
+        facts.calls.push(CallFact {
+            steps: code::in_a_row(at, |call| call.args.is_empty(), values),
+            ..plain_back(at, values)
+        });
         return;
     };
     for site in values.sites(at, &Expr::new(at).with(first.value)) {
@@ -180,35 +183,6 @@ fn references(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 facts.calls.push(fact);
             }
         }
-    }
-}
-
-/// How many screens are popped here: once for each such call in a row, or as often as it is repeated.
-/// Of a row only the last call counts for all.
-fn steps(at: Ref, values: &Values<'_>) -> u32 {
-    let tree = values.tree(at);
-    let Some(parent) = tree.node(at.id).parent else { return 1 };
-    let Kind::Block(items) = tree.kind(parent) else { return 1 };
-    let pops = |id: &Id| {
-        let pop = tree.call(*id).filter(|call| call.args.is_empty()).and_then(|call| tree.callee(call));
-        pop.is_some_and(|(name, _)| name == "popBackStack")
-    };
-    let Some(index) = items.iter().position(|id| *id == at.id) else { return 1 };
-    if items.get(index + 1).is_some_and(pops) {
-        return 1;
-    }
-    let row = items[..=index].iter().rev().take_while(|id| pops(id)).count();
-    repeated(parent, tree).unwrap_or(1).saturating_mul(u32::try_from(row).unwrap_or(1))
-}
-
-/// `repeat(2) { … }` around a block.
-fn repeated(block: Id, tree: &Tree) -> Option<u32> {
-    let lambda = tree.node(block).parent?;
-    let call = tree.call(tree.node(lambda).parent?)?;
-    (tree.callee(call)?.0 == "repeat").then_some(())?;
-    match tree.kind(call.args.first()?.value) {
-        Kind::Number(text) => text.parse().ok(),
-        _ => None,
     }
 }
 

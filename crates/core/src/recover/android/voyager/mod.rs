@@ -15,7 +15,7 @@ use crate::model::{Form, RouteKind, ScreenKind, Style, Verb};
 use crate::recover::StyleRecoverer;
 use crate::recover::android::{SPEAKS, WAYS};
 use crate::recover::constructor::{made_with, parameters as parameters_of};
-use crate::syntax::{AssignOp, BinaryOp, Call, ClassKind, Id, Kind, Modifier, Tree};
+use crate::syntax::{AssignOp, BinaryOp, Call, ClassKind, Id, Kind, Modifier};
 use crate::values::{Expr, Ref, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
@@ -283,7 +283,7 @@ fn method(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let Some(navigator) = Navigator::of_call(at, call, values) else { return };
     let name = code::callee_name(at, values);
     let back = |verb| CallFact {
-        steps: repeated(at, values),
+        steps: code::in_a_row(at, |call| call.args.is_empty(), values),
         ..CallFact::new(Style::Voyager, verb, at, code::callee_at(at, values))
     };
     match name {
@@ -303,19 +303,6 @@ fn method(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
                 shows(at, first.value, verb, &at_of, values, facts);
             }
         }
-    }
-}
-
-/// `repeat(2) { navigator.pop() }`.
-fn repeated(at: Ref, values: &Values<'_>) -> u32 {
-    let tree: &Tree = values.tree(at);
-    let around = tree
-        .ancestors(at.id)
-        .filter_map(|id| tree.call(id))
-        .find(|call| tree.callee(call).is_some_and(|(name, _)| name == "repeat"));
-    match around.and_then(|call| call.args.first()).map(|arg| tree.kind(arg.value)) {
-        Some(Kind::Number(text)) => text.parse().unwrap_or(1),
-        _ => 1,
     }
 }
 

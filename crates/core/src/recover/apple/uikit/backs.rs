@@ -19,7 +19,10 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             "dismiss" if !animated => {}
             "popToRootViewController" => facts.calls.push(base(Verb::BackTo)),
             "popToViewController" => facts.calls.extend(to(at, call, base(Verb::BackTo), values)),
-            _ => facts.calls.push(base(Verb::Back)),
+            _ => {
+                let steps = code::in_a_row(at, |_| true, values);
+                facts.calls.push(CallFact { steps, ..base(Verb::Back) });
+            }
         }
     }
 }

@@ -54,7 +54,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             if let Some(value) = call.args.iter().find(|arg| arg.name.is_none()) {
                 results::send(at, &Expr::new(at).with(value.value), place, values, facts);
             }
-            facts.calls.push(CallFact::new(Style::GoRouter, Verb::Back, at, place));
+            let steps = code::in_a_row(at, |_| true, values);
+            facts.calls.push(CallFact { steps, ..CallFact::new(Style::GoRouter, Verb::Back, at, place) });
         }
     }
     for (at, call) in code::calls(file, values, &["goBranch"]) {

@@ -2,7 +2,7 @@
 
 use crate::facts::{
     At, ContainerFact, ContainerKey, Facts, MissingStep, Order, ParameterFact, RedirectFact, RouteFact,
-    RouteKey, ShownBy, Shows, Start, StartFact, Takes, TargetFact,
+    RouteKey, ShownBy, Start, StartFact, Takes, TargetFact,
 };
 use crate::model::{Form, RouteKind, Style, Via};
 use crate::recover::code;
@@ -221,10 +221,8 @@ impl Tree<'_, '_> {
     }
 
     fn shows(&self, builder: &Expr, fact: RouteFact) -> RouteFact {
-        let found = leaves(builder, self.values).shown.into_iter();
-        let mut paths = found.map(|shown| self.values.program().path(shown.class).to_owned());
-        let shows = paths.next().map_or(Shows::NotApplicable, |path| Shows::Class(path, fact.at));
-        RouteFact { shows, also: paths.collect(), content: Some(body_of(builder, self.values)), ..fact }
+        let (shows, also) = leaves(builder, self.values).shows(fact.at, self.values);
+        RouteFact { shows, also, content: Some(body_of(builder, self.values)), ..fact }
     }
 }
 

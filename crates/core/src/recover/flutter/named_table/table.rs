@@ -2,7 +2,7 @@
 
 use super::generator::{Generator, taken};
 use crate::facts::{
-    At, ContainerFact, ContainerKey, Facts, Order, RouteFact, ShownBy, Shows, Sight, Start, StartFact, Takes,
+    At, ContainerFact, ContainerKey, Facts, Order, RouteFact, ShownBy, Sight, Start, StartFact, Takes,
 };
 use crate::model::{Form, RouteKind, Style};
 use crate::recover::code;
@@ -94,15 +94,14 @@ impl<'t, 'p> Table<'t, 'p> {
 
     /// A route with the pages that are built for it.
     fn shows(&self, content: &Expr, fact: RouteFact) -> RouteFact {
-        let mut shown = leaves(content, self.values).shown;
-        if shown.is_empty() {
-            shown = assigned(content, self.values);
+        let mut found = leaves(content, self.values);
+        if found.shown.is_empty() {
+            found.shown = assigned(content, self.values);
         }
-        let mut paths = shown.into_iter().map(|shown| self.values.program().path(shown.class).to_owned());
-        let shows = paths.next().map_or(Shows::NotApplicable, |path| Shows::Class(path, fact.at));
+        let (shows, also) = found.shows(fact.at, self.values);
         RouteFact {
             shows,
-            also: paths.collect(),
+            also,
             content: Some(body_of(content, self.values)),
             container: Some(self.key),
             ..fact

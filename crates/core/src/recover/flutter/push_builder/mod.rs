@@ -139,6 +139,14 @@ fn opens(
     if !found.shown.is_empty() {
         return push(at, &found);
     }
+    // What makes the route is not seen; a builder that shows a library's own widget is.
+    let root = values.built(target).root;
+    let builds = values.tree(root.at).call(root.at.id).is_some_and(|call| {
+        call.new || call.args.iter().any(|arg| matches!(arg.name.as_deref(), Some("builder" | "pageBuilder")))
+    });
+    if found.open.is_empty() && !builds && found.gone.is_none() && verb != Verb::Present {
+        return push(at, &Leaves::default());
+    }
     // A wrapper of the app's own: each of its uses says what it shows.
     for open in found.open.iter().filter(|open| open.at.file == at.file).take(1) {
         for site in values.sites(at, open) {
@@ -178,6 +186,7 @@ fn backs(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let at = code::callee_at(call.at, values);
         let back = CallFact {
             host: call.host.clone(),
+            steps: code::in_a_row(call.at, |_| true, values),
             ..CallFact::new(Style::PushBuilder, Verb::Back, call.at, at)
         };
         if call.method == "popUntil" {

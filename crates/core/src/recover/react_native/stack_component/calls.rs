@@ -104,7 +104,9 @@ fn add(
 ) {
     let Some(name) = &step.name else {
         let fact = CallFact::new(style, step.verb, at, code::callee_at(at, values));
-        facts.calls.push(CallFact { steps: step.steps, host: on.host.clone(), ..fact });
+        // Plain steps in a row add up.
+        let row = if step.steps == 1 { code::in_a_row(at, |call| call.args.is_empty(), values) } else { 1 };
+        facts.calls.push(CallFact { steps: step.steps.max(row), host: on.host.clone(), ..fact });
         return;
     };
     for site in sites(at, name, values) {

@@ -31,7 +31,8 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (name, verb) in CLOSING {
         for (at, call) in code::calls(file, values, &[name]) {
             if is_on_navigation(at, call, values) {
-                facts.calls.push(CallFact::new(STYLE, *verb, at, code::callee_at(at, values)));
+                let back = CallFact::new(STYLE, *verb, at, code::callee_at(at, values));
+                facts.calls.push(CallFact { steps: code::in_a_row(at, |_| true, values), ..back });
             }
         }
     }

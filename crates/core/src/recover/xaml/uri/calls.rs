@@ -28,7 +28,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["GoBack"]) {
         if is_on_frame(at, call, values) {
             let fact = CallFact::new(STYLE, Verb::Back, at, code::callee_at(at, values));
-            facts.calls.push(CallFact { steps: 1 + before(at, values), ..fact });
+            facts.calls.push(CallFact { steps: code::in_a_row(at, |_| true, values), ..fact });
         }
     }
     sources(file, values, facts);
@@ -78,18 +78,6 @@ fn innermost(at: Ref, value: Id, values: &Values<'_>) -> Id {
     let uses = parameter.map(|parameter| values.uses_of_parameter(parameter)).unwrap_or_default();
     let inside = |used: &&Ref| used.file == at.file && tree.span(said).holds(tree.span(used.id));
     uses.iter().find(inside).map_or(said, |used| used.id)
-}
-
-/// How many steps back the statements right before this one already take.
-fn before(at: Ref, values: &Values<'_>) -> u32 {
-    let tree = values.tree(at);
-    let Some(parent) = tree.node(at.id).parent else { return 0 };
-    let Kind::Block(items) = tree.kind(parent) else { return 0 };
-    let earlier = items.iter().take_while(|&&item| item != at.id).copied().collect::<Vec<_>>();
-    let back = |id: &&Id| {
-        tree.call(**id).and_then(|call| tree.callee(call)).is_some_and(|(name, _)| name == "GoBack")
-    };
-    u32::try_from(earlier.iter().rev().take_while(back).count()).unwrap_or_default()
 }
 
 fn is_on_frame(at: Ref, call: &Call, values: &Values<'_>) -> bool {
