@@ -5,8 +5,8 @@ use super::graph::{Argument, Call, Graph};
 use super::patterns::{Fit, TEXT, fit};
 use super::stacks::{Opened, Stood, opened};
 use crate::facts::{
-    ActionId, ArgumentFact, CallFact, Choice, ContainerId, HostHint, RouteId, RouteKey, ScreenId, Sight,
-    Slot, TargetFact, Unknown, ValueType,
+    ActionId, Addresses, ArgumentFact, CallFact, Choice, ContainerId, HostHint, RouteId, RouteKey, ScreenId,
+    Sight, Slot, TargetFact, Unknown, ValueType,
 };
 use crate::model::{CallStatus, RouteKind, Style};
 use crate::names::spelling;
@@ -386,6 +386,9 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
         let filled = found.first().map(|(.., filled)| filled.clone()).unwrap_or_default();
         return Resolved { filled, ..Resolved::to(found.into_iter().map(|(_, route, _)| route).collect()) };
     }
+    if let Some(found) = answered_by_host(&value, graph) {
+        return Resolved::to(found);
+    }
     let scheme = value.split("://").next().unwrap_or_default();
     let outside = OUTSIDE.contains(&scheme) || OUTSIDE.iter().any(|s| value.starts_with(&format!("{s}:")));
     let own = graph
@@ -398,6 +401,22 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
         return Resolved::status(CallStatus::External);
     }
     Resolved::undeclared(&value)
+}
+
+/// Where code answers addresses by their hosts, whatever follows.
+fn answered_by_host(value: &str, graph: &Graph<'_>) -> Option<Vec<RouteId>> {
+    let host = |address: &str| {
+        let (scheme, rest) = address.split_once("://")?;
+        Some((scheme.to_owned(), rest.split(['/', '?']).next()?.to_owned()))
+    };
+    let wanted = host(value)?;
+    let answers = |&&route: &&RouteId| {
+        let fact = &graph.routes[route].fact;
+        let links = fact.deep_links.iter().map(|(pattern, _)| host(pattern));
+        graph.ways(fact.style).addresses == Addresses::InCode && links.flatten().any(|own| own == wanted)
+    };
+    let found: Vec<RouteId> = graph.linked_routes().iter().filter(answers).copied().collect();
+    (!found.is_empty()).then_some(found)
 }
 
 /// Of several candidates, those that can be named from here; else all of them, out of scope.

@@ -72,8 +72,25 @@ fn schemes(list: &Markup) -> Vec<String> {
     found
 }
 
-/// `url.host`, `url.host()`, `components.host`.
+/// `url.host`, `url.host()`, `components.host`, and the local that holds one.
 fn is_host(expr: &Expr, values: &Values<'_>) -> bool {
+    let mut expr = expr.clone();
+    for _ in 0..4 {
+        let behind = match values.kind(expr.at) {
+            Kind::Unary { of, .. } => Some(expr.with(*of)),
+            Kind::Binary { op: BinaryOp::OrElse, left, .. } => Some(expr.with(*left)),
+            Kind::Name(_) => values.value_behind(&expr),
+            _ => None,
+        };
+        match behind.filter(|behind| behind.at != expr.at) {
+            Some(behind) => expr = behind,
+            None => break,
+        }
+    }
+    is_host_of_url(&expr, values)
+}
+
+fn is_host_of_url(expr: &Expr, values: &Values<'_>) -> bool {
     let tree = values.tree(expr.at);
     let member = match tree.kind(expr.at.id) {
         Kind::Call(call) if call.args.is_empty() => call.callee,

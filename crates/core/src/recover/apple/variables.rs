@@ -140,9 +140,25 @@ pub(super) fn given_at_making(expr: &Expr, values: &Values<'_>) -> Vec<(Ref, Exp
     let Some(class) = class.filter(|_| variable.init.is_none() && variable.getter.is_none()) else {
         return Vec::new();
     };
+    // A closure behind the brackets is for the last property.
+    let is_last = || {
+        let members = values.class(class).map(|class| class.members.as_slice()).unwrap_or_default();
+        let tree = values.tree(class);
+        let stored = members.iter().filter(|&&id| {
+            tree.variable(id)
+                .is_some_and(|v| v.init.is_none() && v.getter.is_none() && !v.is(Modifier::Static))
+        });
+        stored.last() == Some(&at.id)
+    };
     let made = values.makes(class).iter().filter_map(|&made| {
-        let call = values.tree(made).call(made.id)?;
-        let given = call.args.iter().find(|arg| arg.name.as_deref() == Some(variable.name.as_str()))?;
+        let tree = values.tree(made);
+        let call = tree.call(made.id)?;
+        let named = call.args.iter().find(|arg| arg.name.as_deref() == Some(variable.name.as_str()));
+        let trailing = || {
+            let last = call.args.last().filter(|arg| arg.name.is_none())?;
+            (matches!(tree.kind(last.value), Kind::Lambda { .. }) && is_last()).then_some(last)
+        };
+        let given = named.or_else(trailing)?;
         Some((made, Expr::new(Ref { file: made.file, id: given.value })))
     });
     made.collect()

@@ -181,7 +181,11 @@ impl Swift<'_> {
                 .filter(|n| n.kind() == "switch_pattern")
                 .filter_map(|n| named(n).into_iter().next())
                 .collect();
-            let tests = patterns.into_iter().map(|n| self.pattern(n, false)).collect();
+            let mut tests: Vec<Id> = patterns.into_iter().map(|n| self.pattern(n, false)).collect();
+            // `where`: what is asked besides.
+            let parts = children(entry);
+            let asked = parts.iter().skip_while(|n| n.kind() != "where_keyword").nth(1).copied();
+            tests.extend(asked.map(|n| self.expression(n)));
             let body = self.body(entry);
             arms.push(crate::syntax::Arm { tests, body });
         }

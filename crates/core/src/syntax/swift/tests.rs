@@ -117,7 +117,7 @@ func f() {
 }
 "#,
         r#"
-fun f() = { choose route (?.shelf() -> Shelf() | ?.item(val id), ?.loan(id = val id, <>) -> Item(id) | ?.both(val a, val b) -> Both(a) | ?Route.fixed(val x) -> Fixed(x) | Names.home -> Home() | (val page as? Page) -> page.go() |  -> <>); choose (val item = [let item], (?.loan(val id, <>) case route), (id > 3) -> open() |  -> choose (x -> close())); <val page = [let (make() as? Page?)]; page.ok; choose ( -> return )>; items.forEach(\item show(item)); <val next = [let queue.popFirst()]; show(next)>; val a = choose (x -> 1 |  -> 2); total += 1 }
+fun f() = { choose route (?.shelf() -> Shelf() | ?.item(val id), ?.loan(id = val id, <>) -> Item(id) | ?.both(val a, val b), (a > b) -> Both(a) | ?Route.fixed(val x) -> Fixed(x) | Names.home -> Home() | (val page as? Page) -> page.go() |  -> <>); choose (val item = [let item], (?.loan(val id, <>) case route), (id > 3) -> open() |  -> choose (x -> close())); <val page = [let (make() as? Page?)]; page.ok; choose ( -> return )>; items.forEach(\item show(item)); <val next = [let queue.popFirst()]; show(next)>; val a = choose (x -> 1 |  -> 2); total += 1 }
 "#,
     );
 }

@@ -3,6 +3,7 @@
 
 use super::stacks::{STYLE, around};
 use super::targets::registered;
+use super::text_table;
 use crate::facts::{
     Absent, At, Facts, ParameterFact, ProblemFact, ReadFact, RouteFact, Shows, Standing, TypeNamed, Unwired,
 };
@@ -47,6 +48,11 @@ fn register(at: Ref, ty: &TypeName, closure: &Expr, values: &Values<'_>, facts: 
             stands: stands.clone(),
             ..fact
         }));
+        return;
+    }
+    let table = if ty.name == "String" { text_table::routes(closure, values, facts) } else { Vec::new() };
+    if !table.is_empty() {
+        facts.routes.extend(table.into_iter().map(|fact| RouteFact { stands: stands.clone(), ..fact }));
         return;
     }
     let place = code::callee_at(at, values);
@@ -286,7 +292,7 @@ fn reads(
     found
 }
 
-fn read_of_bound(
+pub(super) fn read_of_bound(
     name: &str,
     held: Ref,
     body: &Expr,

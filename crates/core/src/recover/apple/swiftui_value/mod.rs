@@ -11,14 +11,17 @@ mod roots;
 mod stacks;
 mod tabs;
 mod targets;
+mod text_table;
 
 #[cfg(test)]
 mod helper_tests;
 #[cfg(test)]
+mod people_tests;
+#[cfg(test)]
 mod tests;
 
 use super::{SPEAKS, is_ours};
-use crate::facts::{Facts, Names, Passes, Ways};
+use crate::facts::{Choice, Facts, Names, Passes, Ways};
 use crate::model::Style;
 use crate::recover::apple::WAYS;
 use crate::recover::{Saying, StyleRecoverer};
@@ -46,7 +49,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "presentationMode",
     ],
     recover,
-    ways: Ways { names: Names::Types, passes: Passes::Checked, ..WAYS },
+    ways: Ways { names: Names::Types, passes: Passes::Checked, choice: Choice::InOrder, ..WAYS },
     says: &[Saying {
         rule: "out-of-scope-route",
         why: "A stack looks for a value's type among what is registered on the view of the link and on those below it, down to the stack's root (developer.apple.com, \"navigationDestination(for:destination:)\").",

@@ -53,13 +53,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 let made =
                     cases.into_iter().map(|fact| RouteFact { kind: *kind, stands: stands.clone(), ..fact });
                 facts.routes.extend(made);
-                if let Some(variable) = item.as_ref().and_then(|item| variable_of(item, values)) {
+                for variable in item.iter().flat_map(|item| bound_to(at, item, values)) {
                     flag_calls(variable, &flag, values, facts);
                 }
                 continue;
             }
             let Some(route) = presented(at, *kind, &closure, item.as_ref(), values, facts) else { continue };
-            let Some(variable) = variable_of(bound, values) else { continue };
+            let variables = bound_to(at, bound, values);
             let flag = Flag {
                 style: Style::SwiftuiValue,
                 verb: *verb,
@@ -68,10 +68,24 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 item: item.is_some().then(|| route.parameters.first().map(|p| p.name.clone())).flatten(),
                 cases: Vec::new(),
             };
+            // What a binding that is computed shows, its own setter says.
+            if variables.is_empty() && values.parameter_of_function(bound).is_none() {
+                continue;
+            }
             facts.routes.push(RouteFact { stands, ..route });
-            flag_calls(variable, &flag, values, facts);
+            variables.into_iter().for_each(|variable| flag_calls(variable, &flag, values, facts));
         }
     }
+}
+
+/// The variables that say whether something is shown: that of the binding, or, in a helper that takes the
+/// binding, those of its callers.
+fn bound_to(at: Ref, bound: &Expr, values: &Values<'_>) -> Vec<Ref> {
+    if let Some(own) = variable_of(bound, values) {
+        return vec![own];
+    }
+    let sites = values.sites(at, bound).into_iter();
+    sites.filter_map(|site| variable_of(&code::seen_through(&site.bind(bound), values), values)).collect()
 }
 
 /// The route of what is presented: named by its screen, with the item as its parameter.

@@ -21,7 +21,9 @@ struct Tab {
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     for (at, call) in code::calls(file, values, &["TabView"]) {
-        if values.calls_own_function(&Expr::new(at), call) || is_paged(at, values) {
+        let is_set = call.args.iter().any(|arg| arg.name.as_deref() == Some("selection"));
+        // Pages that are only swiped through are no places of their own.
+        if values.calls_own_function(&Expr::new(at), call) || (!is_set && is_paged(at, values)) {
             continue;
         }
         let Some(content) =

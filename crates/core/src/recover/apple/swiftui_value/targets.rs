@@ -1,5 +1,6 @@
 //! What a value says of where it leads: its type, and the case that it is.
 
+use super::text_table;
 use crate::facts::{CallFact, HostHint, Slot, TargetFact, ValueType};
 use crate::model::Form;
 use crate::recover::apple::variables::given_at_making;
@@ -9,6 +10,13 @@ use crate::values::{Def, Expr, Ref, Type, Values};
 
 /// A call that shows what is registered for a value's type.
 pub(super) fn opens(base: CallFact, value: &Expr, absent: bool, values: &Values<'_>) -> CallFact {
+    let is_text = values.type_of(value).is_none_or(|ty| ty.name == "String");
+    if is_text
+        && values.eval(value).iter().any(|value| value.shape().is_some())
+        && text_table::is_there(values)
+    {
+        return code::said(base, value, TargetFact::Text, values);
+    }
     let found = types_of(value, 0, values);
     let arguments = match found.as_slice() {
         [one] => arguments(one, values),
