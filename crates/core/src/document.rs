@@ -5,6 +5,7 @@ use crate::link::{Call, Graph, Route, Screen};
 use crate::model;
 use crate::model::{
     Argument, Document, Finding, Form, Module, Parameter, Place, Platform, Read, ResultFact, Target, Totals,
+    Unsaid,
 };
 use crate::source::SourceTree;
 use crate::values::Program;
@@ -16,7 +17,7 @@ use std::collections::{BTreeMap, BTreeSet};
 pub(crate) fn write(
     graph: &Graph<'_>,
     program: &Program<'_>,
-    findings: Vec<Finding>,
+    (findings, unsaid): (Vec<Finding>, Vec<Unsaid>),
     label: &str,
 ) -> Document {
     let ids = Ids::new(graph);
@@ -33,6 +34,7 @@ pub(crate) fn write(
         reads: reads(graph, &ids),
         results: results(graph, &ids),
         findings,
+        unsaid,
         ..empty(label)
     };
     order(&mut document);
@@ -54,6 +56,7 @@ pub(crate) fn empty(label: &str) -> Document {
         reads: Vec::new(),
         results: Vec::new(),
         findings: Vec::new(),
+        unsaid: Vec::new(),
         skipped: Vec::new(),
         totals: Totals::default(),
     }

@@ -191,8 +191,7 @@ fn link_part(
         if more.is_empty() {
             let around = Around { half_read: files.half_read(sources), exported: part.app.is_none() };
             let graph = complete(linked, values, &options.settings, around);
-            let findings = rules::judge(&graph);
-            let document = document::write(&graph, &program, findings, label);
+            let document = document::write(&graph, &program, rules::judge(&graph), label);
             return Document { skipped: files.problems, ..document };
         }
         files.bodies = program.into_bodies();

@@ -163,3 +163,42 @@ fn a_closed_pipe_ends_quietly() {
     let output = std::process::Command::new("bash").args(["-c", &script]).output().expect("bash runs");
     assert!(output.stderr.is_empty(), "{}", String::from_utf8_lossy(&output.stderr));
 }
+
+#[test]
+fn what_is_not_said_is_said_with_the_reason() {
+    let app = App::new(
+        r#"
+//- package.json
+{ "name": "barn", "main": "index.js", "dependencies": { "@react-navigation/native": "7.1.0", "@react-navigation/native-stack": "7.1.0", "react-native": "0.79.2" } }
+//- App.js
+import { NavigationContainer } from '@react-navigation/native';
+import { createNativeStackNavigator } from '@react-navigation/native-stack';
+const Stack = createNativeStackNavigator();
+export default () => (
+  <NavigationContainer><Stack.Navigator>
+    <Stack.Screen name="Shelf" component={Shelf} />
+    <Stack.Screen name="Attic" component={Attic} />
+  </Stack.Navigator></NavigationContainer>
+);
+function Shelf({ navigation }) {
+  const open = (item) => {
+    navigation.navigate(item.first);
+    navigation.navigate(item.second);
+    navigation.navigate(item.third);
+  };
+  return <List onPress={open} />;
+}
+function Attic() { return <Text />; }
+"#,
+    );
+    let scan = run(&["scan", app.arg()]);
+    assert!(scan.out.contains("3 calls decided at run time"), "{}", scan.out);
+    assert!(
+        scan.out.contains(
+            "orphan-screen is not said of stack-component: most of its calls are decided at run time"
+        ),
+        "{}",
+        scan.out
+    );
+    assert!(scan.out.contains("Nothing to report of what was understood."), "{}", scan.out);
+}

@@ -3,7 +3,8 @@
 use super::Part;
 use crate::document::{empty, order, totals};
 use crate::model::{
-    App, Call, CallStatus, Document, Finding, Module, Place, Read, ResultFact, Route, Screen, Skipped,
+    App, Call, CallStatus, Document, Finding, Module, Place, Read, ResultFact, Route, Screen, Skipped, Style,
+    Unsaid,
 };
 use crate::rules::{Says, says};
 use crate::source::SourceTree;
@@ -24,7 +25,7 @@ pub(crate) fn merge(
     let mut findings = Findings::default();
     for (part, document) in documents.into_iter().enumerate() {
         let names = merged.take_declarations(&document);
-        merged.take_uses(document, &names, |finding| findings.take(part, finding));
+        merged.take_uses(&parts[part], document, &names, |finding| findings.take(part, finding));
     }
     let mut document = merged.into_document(label);
     document.findings = findings.settled(parts, sources);
@@ -45,6 +46,8 @@ struct Merged {
     reads: Distinct<Read>,
     results: Distinct<ResultFact>,
     skipped: BTreeSet<Skipped>,
+    /// Apps by what is not said in them.
+    unsaid: BTreeMap<(String, Style, String), Vec<String>>,
 }
 
 /// Things by what tells them apart, under ids that are theirs alone.
@@ -151,7 +154,13 @@ impl Merged {
     }
 
     /// Calls of one place are one; where it leads is all that it leads to in any app.
-    fn take_uses(&mut self, document: Document, names: &Names, mut finding: impl FnMut(Finding)) {
+    fn take_uses(
+        &mut self,
+        part: &Part,
+        document: Document,
+        names: &Names,
+        mut finding: impl FnMut(Finding),
+    ) {
         let mut counted = Counted::default();
         for mut call in document.calls {
             call.screens = names.all(&call.screens);
@@ -176,6 +185,10 @@ impl Merged {
             self.results.place(counted.key(&result), || result);
         }
         self.skipped.extend(document.skipped);
+        for unsaid in document.unsaid {
+            let apps = self.unsaid.entry((unsaid.rule, unsaid.style, unsaid.reason)).or_default();
+            apps.extend(part.app.iter().map(|app| app.name.clone()));
+        }
         document.findings.into_iter().for_each(&mut finding);
     }
 
@@ -188,6 +201,11 @@ impl Merged {
             reads: self.reads.all,
             results: self.results.all,
             skipped: self.skipped.into_iter().collect(),
+            unsaid: self
+                .unsaid
+                .into_iter()
+                .map(|((rule, style, reason), apps)| Unsaid { rule, style, reason, apps })
+                .collect(),
             ..empty(label)
         }
     }

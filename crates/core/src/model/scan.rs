@@ -33,6 +33,8 @@ pub struct Document {
     pub results: Vec<ResultFact>,
     /// What the rules report, worst first within a file's order kept by the caller.
     pub findings: Vec<Finding>,
+    /// What is not said, since too much of what it would be said of is decided at run time.
+    pub unsaid: Vec<Unsaid>,
     /// Files that were left out or read only in part.
     pub skipped: Vec<Skipped>,
     /// Counts.
@@ -51,6 +53,20 @@ pub struct App {
     pub root: String,
     /// Folders of the modules that it is made of, its root first.
     pub modules: Vec<String>,
+}
+
+/// What a rule does not say of a style.
+#[derive(Debug, Clone, PartialEq, Eq, PartialOrd, Ord, Serialize, Deserialize, JsonSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Unsaid {
+    /// The rule that is silent.
+    pub rule: String,
+    /// The style of the routes of which it is.
+    pub style: Style,
+    /// Why.
+    pub reason: String,
+    /// The apps in which it is, where there are several.
+    pub apps: Vec<String>,
 }
 
 /// A part of the scanned tree with its own build file.

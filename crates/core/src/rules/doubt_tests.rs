@@ -86,7 +86,11 @@ fn a_way_back_that_is_not_known_is_no_way_in() {
 #[test]
 fn of_an_app_that_mostly_decides_at_run_time_nothing_is_said() {
     let calls = (0..4).map(|i| format!("    navigation.navigate(item.way{i});\n")).collect::<String>();
-    silent(&native(&calls), "orphan-screen");
+    let document = native(&calls);
+    silent(&document, "orphan-screen");
+    let unsaid: Vec<&str> = document.unsaid.iter().map(|unsaid| unsaid.rule.as_str()).collect();
+    assert_eq!(unsaid, ["orphan-screen"], "and that is said");
+    assert_eq!(document.unsaid[0].style.as_str(), "stack-component");
 }
 
 #[test]

@@ -37,10 +37,11 @@ pub(crate) mod testing;
 #[cfg(test)]
 mod unwired_tests;
 
-use crate::facts::At;
+use crate::facts::{At, RouteId};
 use crate::link::{Doubt, Graph, doubted};
-use crate::model::{Finding, Related, Severity};
+use crate::model::{Finding, Related, Severity, Style, Unsaid};
 use rustc_hash::FxHashMap;
+use std::collections::BTreeSet;
 use xxhash_rust::xxh3::xxh3_64;
 
 /// A rule: what it is called, why it matters, how to mend what it reports, and how it looks.
@@ -188,6 +189,7 @@ impl Report {
 #[derive(Debug, Default)]
 pub struct Sink {
     reports: Vec<Report>,
+    unsaid: BTreeSet<(Style, String)>,
 }
 
 impl Sink {
@@ -195,21 +197,43 @@ impl Sink {
     pub fn push(&mut self, report: Report) {
         self.reports.push(report);
     }
+
+    /// Whether nothing may be said of a route, since most calls of its style are decided at run time.
+    /// That is remembered.
+    pub fn is_beyond(&mut self, route: RouteId, graph: &Graph<'_>) -> bool {
+        let beyond = graph.is_beyond_saying(route);
+        if beyond {
+            let reason = "most of its calls are decided at run time".to_owned();
+            self.unsaid.insert((graph.routes[route].fact.style, reason));
+        }
+        beyond
+    }
 }
 
-/// Runs every rule. Findings come sorted by place, then by rule.
+/// Runs every rule. Findings come sorted by place, then by rule; beside them, what could not be said.
 #[must_use]
-pub fn judge(graph: &Graph<'_>) -> Vec<Finding> {
+pub fn judge(graph: &Graph<'_>) -> (Vec<Finding>, Vec<Unsaid>) {
     // What is nowhere in a library may be in what uses it.
     let known = RULES.iter().filter(|rule| !(graph.exported && rule.says == Says::Absence));
-    let mut findings: Vec<Finding> = known.flat_map(|rule| run(rule, graph)).collect();
+    let mut findings: Vec<Finding> = Vec::new();
+    let mut unsaid: Vec<Unsaid> = Vec::new();
+    for rule in known {
+        let mut sink = Sink::default();
+        (rule.check)(graph, &mut sink);
+        unsaid.extend(std::mem::take(&mut sink.unsaid).into_iter().map(|(style, reason)| Unsaid {
+            rule: rule.name.to_owned(),
+            style,
+            reason,
+            apps: Vec::new(),
+        }));
+        findings.extend(told(rule, sink, graph));
+    }
     findings.sort_by(|a, b| (&a.at, &a.rule, &a.message).cmp(&(&b.at, &b.rule, &b.message)));
-    findings
+    (findings, unsaid)
 }
 
-fn run(rule: &Rule, graph: &Graph<'_>) -> Vec<Finding> {
-    let mut sink = Sink::default();
-    (rule.check)(graph, &mut sink);
+/// What a rule reported, as findings.
+fn told(rule: &Rule, mut sink: Sink, graph: &Graph<'_>) -> Vec<Finding> {
     sink.reports.sort_by(|a, b| (a.at, &a.subject).cmp(&(b.at, &b.subject)));
     // Of several of one subject in one file, the first, second… keep their number.
     let mut seen: FxHashMap<(String, String), usize> = FxHashMap::default();

@@ -1,6 +1,7 @@
 use super::{Example, Report, Rule, Says, Sink};
 use crate::link::Graph;
 use crate::model::Severity;
+use std::collections::BTreeSet;
 
 pub(super) static RULE: Rule = Rule {
     name: "out-of-scope-route",
@@ -19,7 +20,12 @@ pub(super) static RULE: Rule = Rule {
 fn check(graph: &Graph<'_>, sink: &mut Sink) {
     for call in &graph.calls {
         let Some(reason) = &call.out_of_scope else { continue };
-        let name = call.fact.written.trim_start_matches("R.id.");
+        // The route, not the expression that holds its name; an action by its own.
+        let names: BTreeSet<&str> =
+            call.targets.iter().map(|&route| graph.routes[route].fact.name.as_str()).collect();
+        let action = call.action.map(|action| graph.actions[action].fact.name.as_str());
+        let only = names.iter().next().copied().filter(|_| names.len() == 1);
+        let name = action.or(only).unwrap_or(call.fact.written.as_str());
         let message = format!("`{name}` cannot be used here: {reason}");
         let mut report = Report::new(call.fact.at, name, message);
         if let Some(action) = call.action {

@@ -86,8 +86,10 @@ fn of_opened_routes(graph: &Graph<'_>, results: &[&ResultSideLinked], sink: &mut
         let calls: Vec<_> = send.routes.iter().flat_map(|&route| graph.calls_to(route)).collect();
         // Somebody out of sight may open it as well.
         let entry = send.routes.iter().any(|&route| graph.routes[route].entry);
-        let beyond = send.routes.iter().any(|&route| graph.is_beyond_saying(route));
-        if calls.is_empty() || entry || beyond || receives.iter().any(|receive| meets(receive, send)) {
+        if calls.is_empty() || entry || receives.iter().any(|receive| meets(receive, send)) {
+            continue;
+        }
+        if send.routes.iter().any(|&route| sink.is_beyond(route, graph)) {
             continue;
         }
         let doubts: Vec<Doubt> = send.routes.iter().flat_map(|&route| graph.may_lead_to(route)).collect();

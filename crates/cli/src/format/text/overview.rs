@@ -159,11 +159,20 @@ fn not_understood(document: &Document, look: Look, out: &mut dyn Write) -> io::R
     let strong = look.strong();
     let of = |status: CallStatus| document.calls.iter().filter(move |call| call.status == status);
     let dynamic: Vec<&Call> = of(CallStatus::Dynamic).collect();
-    if !dynamic.is_empty() || !document.skipped.is_empty() {
+    if !dynamic.is_empty() || !document.skipped.is_empty() || !document.unsaid.is_empty() {
         writeln!(out, "\n{strong}Not understood, left out, or read only in part{strong:#}")?;
     }
     if !dynamic.is_empty() {
         let text = format!("{} decided at run time: {}", count(dynamic.len(), "call"), places(&dynamic));
+        writeln!(out, "  {}", fill(&plain(&text), look.width.saturating_sub(2), "    "))?;
+    }
+    for unsaid in &document.unsaid {
+        let apps = match unsaid.apps.len() {
+            0 => String::new(),
+            _ if document.apps.len() < 2 => String::new(),
+            _ => format!(" in {}", unsaid.apps.join(", ")),
+        };
+        let text = format!("{} is not said of {}{apps}: {}", unsaid.rule, unsaid.style, unsaid.reason);
         writeln!(out, "  {}", fill(&plain(&text), look.width.saturating_sub(2), "    "))?;
     }
     for skipped in &document.skipped {

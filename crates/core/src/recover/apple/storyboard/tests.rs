@@ -140,7 +140,7 @@ class KitController: UIViewController {{ var tool: String!; override func viewDi
             r#"
 class ShelfController: UIViewController {
     func kit() { present(storyboard!.instantiateViewController(withIdentifier: "kit"), animated: true) }
-                 ^^^^^^^ out-of-scope-route: `"kit"` cannot be used here
+                 ^^^^^^^ out-of-scope-route: `kit` cannot be used here
     func named() { present(UIStoryboard(name: "Kit", bundle: nil).instantiateViewController(withIdentifier: "kit"), animated: true) }
     func item() { performSegue(withIdentifier: "toItem", sender: nil) }
     func gone() { performSegue(withIdentifier: "toGone", sender: nil) }
