@@ -75,7 +75,7 @@ fn join(joining: &mut Joining<'_, '_>) {
         let calls = joining.graph().calls_to(route);
         let passed = calls.flat_map(|call| &call.arguments).map(|argument| argument.name.clone());
         let kept: Vec<String> = passed.chain(set).collect();
-        joining.keep_parameters(route, |parameter| kept.contains(&parameter.name));
+        joining.keep_parameters(route, |parameter| parameter.required || kept.contains(&parameter.name));
     }
 }
 

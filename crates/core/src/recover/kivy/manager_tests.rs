@@ -160,3 +160,50 @@ BarnApp().run()
 "#,
     );
 }
+
+#[test]
+fn what_a_screen_that_is_switched_to_must_be_made_with() {
+    judged(
+        "argument-missing",
+        r#"
+//- main.py
+from kivy.app import App
+from kivy.uix.screenmanager import Screen, ScreenManager
+
+class Gate(Screen):
+    def __init__(self, gate, mode="look", **kwargs):
+        super().__init__(name="gate", **kwargs)
+        self.gate = gate
+        self.mode = mode
+
+    def on_enter(self):
+        print(self.gate, self.mode)
+
+class Label(Screen):
+    def __init__(self, text, **kwargs):
+        super().__init__(name="label", **kwargs)
+        self.text = text
+
+    def on_enter(self):
+        print(self.text)
+
+class Shelf(Screen):
+    def look(self):
+        gate = Gate(gate=3)
+        self.manager.switch_to(gate)
+        self.manager.switch_to(Gate(4, mode="fast"))
+        self.manager.switch_to(Gate())
+                     ^^^^^^^^^ argument-missing: `gate` needs `gate`
+        self.manager.current = "label"
+
+class BarnApp(App):
+    def build(self):
+        manager = ScreenManager()
+        manager.add_widget(Shelf(name="shelf"))
+        manager.add_widget(Label("x"))
+        return manager
+
+BarnApp().run()
+"#,
+    );
+}

@@ -5,10 +5,13 @@ use super::adds::{added, route, unread};
 use super::arguments::passed;
 use super::managers::{Manager, manager_of, start};
 use super::screens::is_manager;
-use crate::facts::{At, CallFact, ChosenStart, Facts, HostHint, Order, RouteKey, TargetFact};
-use crate::model::{Form, Verb};
+use crate::facts::{
+    ArgumentFact, At, CallFact, ChosenStart, ContainerKey, Facts, HostHint, Order, ParameterFact, RouteFact,
+    RouteKey, Slot, TargetFact,
+};
+use crate::model::{Form, Verb, Via};
 use crate::recover::code;
-use crate::syntax::{AssignOp, Kind};
+use crate::syntax::{AssignOp, Call, Kind, Parameter, TypeName};
 use crate::values::{Expr, Ref, Values};
 
 pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
@@ -156,19 +159,66 @@ fn switch_to(at: Ref, given: &Expr, manager: Manager, values: &Values<'_>, facts
         facts.calls.push(CallFact { written, target: TargetFact::Unknown, ..base });
         return;
     };
-    let made = values.tree(given.at).call(given.at.id).is_some();
-    if let (Manager::Of(key), true) = (manager, made) {
-        facts.routes.extend(route(&screen, key, Order::Last, values));
-    } else if made {
-        facts.routes.extend(
-            route(&screen, crate::facts::ContainerKey(name_at), Order::Last, values)
-                .map(|route| crate::facts::RouteFact { container: None, ..route }),
-        );
+    let local = matches!(values.kind(given.at), Kind::Name(_)).then(|| values.value_behind(given)).flatten();
+    let given = &local.filter(|behind| values.is_local(behind.at)).unwrap_or_else(|| given.clone());
+    let made = values.tree(given.at).call(given.at.id);
+    if made.is_some() {
+        let key = if let Manager::Of(key) = manager { Some(key) } else { None };
+        let fact = route(&screen, key.unwrap_or(ContainerKey(name_at)), Order::Last, values);
+        facts.routes.extend(fact.map(|mut route| {
+            let taken = taken(screen.class, values);
+            // What is handed over and kept under its name is one thing.
+            route.parameters.retain(|known| taken.iter().all(|own| own.name != known.name));
+            route.parameters.extend(taken);
+            RouteFact { container: key, ..route }
+        }));
     }
     facts.calls.push(CallFact {
         written,
+        arguments: made.map(|made| handed(given, made, screen.class, values)).unwrap_or_default(),
         form: Form::Typed,
         target: TargetFact::Routes(vec![RouteKey(name_at)]),
         ..base
     });
+}
+
+/// What a screen that is made for a switch must be made with; what it hands on to its base is not told.
+fn taken(class: Option<Ref>, values: &Values<'_>) -> Vec<ParameterFact> {
+    let own = constructor(class, values);
+    let facts = own.into_iter().map(|(at, parameter)| ParameterFact {
+        name: parameter.name.to_string(),
+        ty: parameter.ty.as_ref().map(TypeName::written),
+        required: parameter.default.is_none(),
+        nullable: false,
+        default: parameter.default.map(|id| values.written(Ref { file: at.file, id })),
+        via: Via::Constructor,
+        at: code::node_at(at, values),
+    });
+    facts.collect()
+}
+
+/// The parameters of a class's own constructor.
+fn constructor<'p>(class: Option<Ref>, values: &Values<'p>) -> Vec<(Ref, &'p Parameter)> {
+    let Some((class, declared)) = class.and_then(|class| Some((class, values.class(class)?))) else {
+        return Vec::new();
+    };
+    let tree = values.tree(class);
+    let init = declared.members.iter().filter_map(|&id| tree.function(id)).find(|f| f.name == "<init>");
+    let params = init.map(|function| function.params.as_slice()).unwrap_or_default().iter();
+    let own = params.filter_map(|&id| Some((Ref { file: class.file, id }, tree.parameter(id)?)));
+    own.filter(|(_, parameter)| !parameter.is_vararg() && parameter.name != "name").collect()
+}
+
+/// What a screen is made with where it is switched to.
+fn handed(given: &Expr, made: &Call, class: Option<Ref>, values: &Values<'_>) -> Vec<ArgumentFact> {
+    let own = constructor(class, values);
+    let named = made.args.iter().enumerate().filter_map(|(place, arg)| {
+        let known = |name: &str| own.iter().any(|(_, parameter)| parameter.name == name);
+        let name = match &arg.name {
+            Some(name) => known(name).then(|| name.to_string())?,
+            None => own.get(place)?.1.name.to_string(),
+        };
+        Some(code::argument(Slot::Name(name), &given.with(arg.value), values))
+    });
+    named.collect()
 }
