@@ -102,9 +102,26 @@ impl Graph<'_> {
         for (i, read) in self.reads.iter().enumerate() {
             read.screens.iter().for_each(|&screen| reads[screen].push(i));
         }
+        for (outer, root) in self.bottoms() {
+            let own: Vec<CallId> =
+                by_screen[root].iter().copied().filter(|call| !by_screen[outer].contains(call)).collect();
+            by_screen[outer].extend(own);
+        }
         self.index.calls_by_target = by_target;
         self.index.calls_by_screen = by_screen;
         self.index.reads_by_screen = reads;
+    }
+
+    /// Screens that hold a stack, each with what stands at the bottom of it and is no route's: one is
+    /// seen with the other.
+    fn bottoms(&self) -> Vec<(ScreenId, ScreenId)> {
+        let by_path: FxHashMap<&str, ScreenId> =
+            self.screens.iter_enumerated().map(|(i, screen)| (screen.fact.path.as_str(), i)).collect();
+        let held = self.screens.iter_enumerated().flat_map(|(outer, screen)| {
+            let roots = screen.hosts.iter().flat_map(|&container| &self.containers[container].fact.roots);
+            roots.filter_map(|path| by_path.get(path.as_str()).copied()).map(move |root| (outer, root))
+        });
+        held.filter(|(outer, root)| outer != root).collect()
     }
 
     /// Routes of a name.

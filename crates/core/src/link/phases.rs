@@ -73,7 +73,7 @@ pub fn link<'p>(facts: Facts, values: Values<'p>, rooms: Rooms) -> Linked<'p> {
     graph.shown_by_markup = facts.shown_by_markup;
     let problem = |ProblemFact { what, at }| HostProblem { what, at };
     graph.host_problems = facts.problems.into_iter().map(problem).collect();
-    graph.screens = screens::screens(facts.screens, &facts.routes, values);
+    graph.screens = screens::screens(facts.screens, &facts.routes, &facts.containers, values);
     let owners = Owners::new(
         graph.screens.iter().map(|screen| &screen.fact),
         &facts.routes,

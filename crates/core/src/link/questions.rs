@@ -168,7 +168,8 @@ impl Graph<'_> {
             let other = &other.fact;
             other.path == own.path || other.name == own.name && are_alternatives(file(other.at), file(own.at))
         };
-        self.screens.iter().filter(same).any(|screen| !screen.routes.is_empty())
+        let at_bottom = self.containers.iter().any(|container| container.fact.roots.contains(&own.path));
+        at_bottom || self.screens.iter().filter(same).any(|screen| !screen.routes.is_empty())
     }
 
     /// A screen's name.

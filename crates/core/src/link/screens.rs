@@ -2,7 +2,7 @@
 
 use super::arguments::declared_around;
 use super::graph::{Graph, Read, ResultSideLinked, Screen};
-use crate::facts::{ReadFact, ResultSideFact, RouteFact, ScreenFact, ScreenId, Shows};
+use crate::facts::{ContainerFact, ReadFact, ResultSideFact, RouteFact, ScreenFact, ScreenId, Shows};
 use crate::owners::Owners;
 use crate::values::{Ref, Values};
 use oxc_index::IndexVec;
@@ -13,9 +13,11 @@ use std::collections::BTreeSet;
 pub(super) fn screens(
     mut facts: Vec<ScreenFact>,
     routes: &[RouteFact],
+    containers: &[ContainerFact],
     values: Values<'_>,
 ) -> IndexVec<ScreenId, Screen> {
-    keep_shown(&mut facts, routes, values);
+    let roots = containers.iter().flat_map(|container| container.roots.iter().map(String::as_str));
+    keep_shown(&mut facts, routes, roots.collect(), values);
     facts.sort_by_key(|fact| fact.at);
     facts.dedup_by_key(|fact| fact.class);
     let screen = |fact| Screen {
@@ -31,8 +33,8 @@ pub(super) fn screens(
 }
 
 /// Of functions that make UI, those that a route shows are screens, and those that are named like them
-/// and that nothing makes.
-fn keep_shown(facts: &mut Vec<ScreenFact>, routes: &[RouteFact], values: Values<'_>) {
+/// and that nothing makes. What stands at the bottom of a stack is shown by it.
+fn keep_shown(facts: &mut Vec<ScreenFact>, routes: &[RouteFact], roots: FxHashSet<&str>, values: Values<'_>) {
     let shown: FxHashSet<&str> = routes
         .iter()
         .flat_map(|route| {
@@ -53,6 +55,7 @@ fn keep_shown(facts: &mut Vec<ScreenFact>, routes: &[RouteFact], values: Values<
     facts.retain(|fact| {
         fact.surely
             || shown.contains(fact.path.as_str())
+            || roots.contains(fact.path.as_str())
             || (last_word(&fact.name).is_some_and(|word| words.contains(&word))
                 && !values.is_shown_in_code(fact.class))
     });

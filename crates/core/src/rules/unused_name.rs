@@ -70,4 +70,34 @@ class ItemFragment : Fragment()
 "#),
         );
     }
+
+    #[test]
+    fn names_in_objects_that_are_frozen_constant_or_nested() {
+        judged(
+            "unused-name",
+            r#"
+//- minimal: react-native
+//- names.ts
+export const NAMES = Object.freeze({ SHELF: 'Shelf', LOANS: 'Loans', GONE: 'Gone' });
+                                                                     ^^^^ unused-name: nothing uses `NAMES.GONE`
+export const DESK = { queue: { LIST: 'Queue', LOST: 'Fees' } } as const;
+                                              ^^^^ unused-name: nothing uses `DESK.queue.LOST`
+//- App.tsx
+import { NavigationContainer } from '@react-navigation/native';
+import { createNativeStackNavigator } from '@react-navigation/native-stack';
+import { DESK, NAMES } from './names';
+const Stack = createNativeStackNavigator();
+export default () => (
+  <NavigationContainer><Stack.Navigator>
+    <Stack.Screen name={NAMES.SHELF} component={Shelf} />
+    <Stack.Screen name={NAMES.LOANS} component={Loans} />
+    <Stack.Screen name={DESK.queue.LIST} component={Loans} />
+    <Stack.Screen name="Fees" component={Loans} />
+  </Stack.Navigator></NavigationContainer>
+);
+function Shelf({ navigation }) { return <Button onPress={() => navigation.navigate(NAMES.LOANS)} />; }
+function Loans() { return <Text />; }
+"#,
+        );
+    }
 }

@@ -4,6 +4,9 @@ use super::{Expr, Ref, Values};
 use crate::model::Span;
 use crate::syntax::{ClassKind, Kind};
 
+/// Objects in objects are followed this deep.
+const MAX_DEPTH: usize = 6;
+
 /// A constant, or a function that hands text back.
 #[derive(Debug)]
 pub struct TextConstant {
@@ -79,18 +82,54 @@ impl Values<'_> {
         let Some(variable) = tree.variable(at.id).filter(|_| tree.idioms.keyed_objects) else {
             return Vec::new();
         };
-        let Some(Kind::Map(entries)) = variable.init.map(|init| tree.kind(init)) else { return Vec::new() };
         if self.is_local(at) {
             return Vec::new();
         }
-        let constants = entries.iter().filter_map(|entry| {
-            let key = Ref { file: at.file, id: entry.key? };
-            let name = self.plain_text(&Expr::new(key))?;
-            let value = self.plain_text(&Expr::new(Ref { file: at.file, id: entry.value }))?;
-            let name = format!("{}.{name}", variable.name);
-            let name_span = tree.span(key.id);
-            Some(TextConstant { holder: Some(at), name, value, is_function: false, file: at.file, name_span })
-        });
-        constants.collect()
+        let mut found = Vec::new();
+        if let Some(init) = variable.init {
+            let object = Expr::new(Ref { file: at.file, id: init });
+            self.texts_within(&object, &variable.name, at, 0, &mut found);
+        }
+        found
+    }
+
+    /// The texts of an object that is written out, frozen or not, and of those inside of it.
+    fn texts_within(
+        &self,
+        object: &Expr,
+        name: &str,
+        holder: Ref,
+        depth: usize,
+        found: &mut Vec<TextConstant>,
+    ) {
+        let tree = self.tree(object.at);
+        let entries = match tree.kind(object.at.id) {
+            _ if depth > MAX_DEPTH => return,
+            Kind::Map(entries) => entries,
+            Kind::Cast { of, .. } => {
+                return self.texts_within(&object.with(*of), name, holder, depth + 1, found);
+            }
+            Kind::Call(call) => {
+                let inner = self.handed_through(object, call);
+                return inner.iter().for_each(|of| self.texts_within(of, name, holder, depth + 1, found));
+            }
+            _ => return,
+        };
+        for entry in entries {
+            let Some(key) = entry.key.map(|id| object.with(id)) else { continue };
+            let Some(own) = self.plain_text(&key) else { continue };
+            let (name, value) = (format!("{name}.{own}"), object.with(entry.value));
+            match self.plain_text(&value) {
+                Some(value) => found.push(TextConstant {
+                    holder: Some(holder),
+                    name,
+                    value,
+                    is_function: false,
+                    file: key.at.file,
+                    name_span: tree.span(key.at.id),
+                }),
+                None => self.texts_within(&value, &name, holder, depth + 1, found),
+            }
+        }
     }
 }

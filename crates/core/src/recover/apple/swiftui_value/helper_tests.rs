@@ -64,10 +64,10 @@ struct NotesView: View { var body: some View { Text("") } }
     lists(
         &calls(&document),
         expect![[r#"
-        RootView open Tool typed (tool) BarnApp.swift:11
-        - present dynamic dynamic () BarnApp.swift:12
-        RootView present BarnSheet.settings typed (pane) BarnApp.swift:33
-        RootView present BarnSheet.notes typed () BarnApp.swift:34"#]],
+            ShelfView open Tool typed (tool) BarnApp.swift:11
+            - present dynamic dynamic () BarnApp.swift:12
+            ShelfView present BarnSheet.settings typed (pane) BarnApp.swift:33
+            ShelfView present BarnSheet.notes typed () BarnApp.swift:34"#]],
     );
     assert!(
         document.findings.iter().all(|finding| finding.rule != "undeclared-route"),

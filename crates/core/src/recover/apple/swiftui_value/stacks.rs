@@ -12,6 +12,9 @@ use crate::values::{Expr, Ref, Values};
 /// Containers that push, old and new.
 pub(super) const STACKS: &[&str] = &["NavigationStack", "NavigationSplitView", "NavigationView"];
 
+/// Choices in choices are followed this deep.
+const MAX_DEPTH: usize = 16;
+
 /// Calls whose closures are shown apart from what is around them.
 const APART: &[&str] =
     &["sheet", "fullScreenCover", "popover", "inspector", "navigationDestination", "alert"];
@@ -22,13 +25,16 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         let key = key_of(at, values);
-        let views = shown(&whole(at, call, values), values);
+        let whole = whole(at, call, values);
+        let fills = direct(&whole, 0, values);
+        // What stands in a list or a row does not fill the stack.
+        let views = shown(&whole, values).into_iter().filter(|shown| fills.contains(&shown.made.at));
         facts.containers.push(ContainerFact {
             shown_by: ShownBy::Itself,
             start: Start::OPEN,
             sites: vec![at],
             sight: Sight::AtOrAbove,
-            roots: views.iter().map(|shown| values.program().path(shown.class).to_owned()).collect(),
+            roots: views.map(|shown| values.program().path(shown.class).to_owned()).collect(),
             ..ContainerFact::new(key)
         });
         titles(at, values, facts);
@@ -52,6 +58,25 @@ fn whole(at: Ref, call: &Call, values: &Values<'_>) -> Expr {
     let detail = closures.iter().find(|arg| arg.name.as_deref() == Some("detail"));
     let chosen = detail.or(closures.last()).map_or(at.id, |arg| arg.value);
     Expr::new(Ref { file: at.file, id: chosen })
+}
+
+/// The views that a closure comes to, without what is done to them.
+fn direct(content: &Expr, depth: usize, values: &Values<'_>) -> Vec<Ref> {
+    if depth > MAX_DEPTH {
+        return Vec::new();
+    }
+    let deeper = |inner: &Expr| direct(inner, depth + 1, values);
+    match values.kind(content.at) {
+        Kind::Lambda { body, .. } => deeper(&content.with(*body)),
+        Kind::Block(items) => items.iter().flat_map(|&item| deeper(&content.with(item))).collect(),
+        Kind::Return(Some(value)) => deeper(&content.with(*value)),
+        Kind::Branch { arms, .. } => arms.iter().flat_map(|arm| deeper(&content.with(arm.body))).collect(),
+        Kind::Call(call) => match values.tree(content.at).receiver(call) {
+            Some(of) => deeper(&content.with(of)),
+            None => vec![content.at],
+        },
+        _ => vec![content.at],
+    }
 }
 
 /// A stack's identity: the name that makes it.
