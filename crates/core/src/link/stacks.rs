@@ -2,7 +2,7 @@
 //! (developer.apple.com, "navigationDestination(for:destination:)": the one nearest to the root counts).
 
 use super::graph::Graph;
-use crate::facts::{ContainerId, RouteId, ScreenId, Sight, Standing, ValueType};
+use crate::facts::{ContainerId, Presents, RouteId, ScreenId, Sight, Standing, ValueType};
 use crate::model::RouteKind;
 use crate::owners::Owners;
 use oxc_index::IndexVec;
@@ -166,6 +166,10 @@ pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[ScreenId], graph
     let counting = || all.iter().copied().filter(|&route| graph.routes[route].loses_to.is_none()).collect();
     // A registration whose own place is not known may be anywhere.
     let placed = all.iter().all(|&route| !graph.routes[route].stacks.is_empty());
+    if from.is_empty() && placed && are_presented_alone(screens, graph) {
+        let reason = "what is presented stands outside of every stack, and this screen opens none";
+        return Opened::OutOfSight(counting(), reason.to_owned());
+    }
     if from.is_empty() || !placed {
         return Opened::Routes(counting());
     }
@@ -198,6 +202,20 @@ pub(super) fn opened(ty: &ValueType, from: &[Stood], screens: &[ScreenId], graph
         false => "it is registered in another stack",
     };
     Opened::OutOfSight(counting(), reason.to_owned())
+}
+
+/// Whether screens are shown by nothing but presentations, without a stack around or in them.
+fn are_presented_alone(screens: &[ScreenId], graph: &Graph<'_>) -> bool {
+    let alone = |&screen: &ScreenId| {
+        let screen = &graph.screens[screen];
+        let apart = |&route: &RouteId| {
+            let route = &graph.routes[route];
+            let ways = graph.ways(route.fact.style);
+            route.fact.kind == RouteKind::Sheet && ways.presents == Presents::Apart
+        };
+        !screen.routes.is_empty() && screen.routes.iter().all(apart) && screen.hosts.is_empty()
+    };
+    !screens.is_empty() && screens.iter().all(alone)
 }
 
 /// Whether a route is for values of a type.

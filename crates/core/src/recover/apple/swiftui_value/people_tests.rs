@@ -238,3 +238,49 @@ struct AfterView: View {{ var body: some View {{ Text("after") }} }}
     assert!(calls(&chosen).contains("tab after literal"), "{}", calls(&chosen));
     assert!(pages("").routes.iter().all(|route| route.kind.as_str() != "tab"));
 }
+
+#[test]
+fn a_link_in_a_sheet_that_opens_no_stack() {
+    let app = |sheet: &str, mark: &str| {
+        format!(
+            r#"{APP}//- Barn/Help.swift
+import SwiftUI
+enum Step: Hashable {{ case fees, hours }}
+struct HelpView: View {{
+    @State private var picks = false
+    var body: some View {{
+        NavigationStack {{
+            Button("Pick") {{ picks = true }}
+                .navigationDestination(for: Step.self) {{ step in
+                    switch step {{
+                    case .fees: FeesView()
+                    case .hours: FeesView()
+                    }}
+                }}
+        }}
+        .sheet(isPresented: $picks) {{ {sheet} }}
+    }}
+}}
+struct PickView: View {{
+    var body: some View {{
+        NavigationLink("Fees", value: Step.fees)
+{mark}
+    }}
+}}
+struct FeesView: View {{ var body: some View {{ NavigationLink("Hours", value: next()) }}
+    func next() -> Step {{ .hours }}
+}}
+"#
+        )
+    };
+    let mark = "        ^^^^^^^^^^^^^^ out-of-scope-route: `Step.fees` cannot be used here: what is presented stands outside";
+    judged("out-of-scope-route", &app("PickView()", mark));
+    judged(
+        "out-of-scope-route",
+        &app(
+            "NavigationStack { PickView() }",
+            "        ^^^^^^^^^^^^^^ out-of-scope-route: it is registered in another stack",
+        ),
+    );
+    judged("orphan-screen", &app("PickView()", ""));
+}

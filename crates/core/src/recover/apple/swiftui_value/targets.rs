@@ -90,6 +90,15 @@ fn types_of(value: &Expr, depth: usize, values: &Values<'_>) -> Vec<Way> {
             return found;
         }
     }
+    // A helper says which by what it hands back.
+    if let Some(body) = values.called_body(value).filter(|_| is_choice) {
+        let each = values.handed_back(&body);
+        let ways: Vec<Vec<Way>> = each.iter().map(|given| types_of(given, depth + 1, values)).collect();
+        let said = |ways: &Vec<Way>| !ways.is_empty() && ways.iter().all(|way| is_case(&way.ty, values));
+        if !ways.is_empty() && ways.iter().all(said) {
+            return ways.into_iter().flatten().collect();
+        }
+    }
     match known {
         Some(ty) => vec![Way { ty: value_type(&ty, values), made: value.clone() }],
         None => Vec::new(),
@@ -98,6 +107,12 @@ fn types_of(value: &Expr, depth: usize, values: &Values<'_>) -> Vec<Way> {
 
 fn is_enum(class: Ref, values: &Values<'_>) -> bool {
     values.class(class).is_some_and(|class| class.kind == ClassKind::Enum)
+}
+
+/// Whether a type is told down to the case.
+fn is_case(ty: &ValueType, values: &Values<'_>) -> bool {
+    let class = ty.class.and_then(|class| values.class(class));
+    class.is_some_and(|class| class.kind == ClassKind::Entry)
 }
 
 fn is_protocol(class: Ref, values: &Values<'_>) -> bool {
