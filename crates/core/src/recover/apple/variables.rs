@@ -144,11 +144,11 @@ pub(super) fn given_at_making(expr: &Expr, values: &Values<'_>) -> Vec<(Ref, Exp
     let is_last = || {
         let members = values.class(class).map(|class| class.members.as_slice()).unwrap_or_default();
         let tree = values.tree(class);
-        let stored = members.iter().filter(|&&id| {
+        let mut stored = members.iter().filter(|&&id| {
             tree.variable(id)
                 .is_some_and(|v| v.init.is_none() && v.getter.is_none() && !v.is(Modifier::Static))
         });
-        stored.last() == Some(&at.id)
+        stored.next_back() == Some(&at.id)
     };
     let made = values.makes(class).iter().filter_map(|&made| {
         let tree = values.tree(made);
