@@ -15,7 +15,7 @@ mod tests;
 mod wrapper_tests;
 
 pub(super) use builder::shown;
-pub(super) use reads::is_entry;
+pub(super) use reads::{component, is_entry, taken_apart};
 pub(in crate::recover) use screens::RECOVERER as SCREENS;
 pub(super) use screens::path;
 pub(in crate::recover) use string::RECOVERER as STRING;

@@ -115,35 +115,48 @@ pub(super) fn routes(file: u32, values: &Values<'_>, facts: &mut Facts) {
 }
 
 /// `val (id, note) = entry.toRoute<Item>()`: the whole, and the place of what a variable is of it.
-fn taken_apart(file: u32, variable: &Variable, values: &Values<'_>) -> Option<(Expr, usize)> {
+pub(in crate::recover::android) fn taken_apart(
+    file: u32,
+    variable: &Variable,
+    values: &Values<'_>,
+) -> Option<(Expr, usize)> {
     let tree = values.program().tree(file);
     let Kind::Index { of, args } = tree.kind(variable.init?) else { return None };
     let Kind::Number(place) = tree.kind(*args.first()?) else { return None };
     Some((Expr::new(Ref { file, id: *of }), place.parse().ok()?))
 }
 
-/// The class of a typed route taken out of an entry.
+/// The class of a typed route taken out of an entry: as it is said there, or as what holds it.
 fn route_class(expr: &Expr, values: &Values<'_>) -> Option<Ref> {
-    is_route(expr, values).then(|| values.type_of(expr)).flatten()?.class
+    let taken = taken_out(expr, values)?;
+    let said = values.tree(taken.at).call(taken.at.id)?.types.first();
+    let said = said.and_then(|ty| values.class_named(taken.at, &ty.name));
+    said.or_else(|| values.type_of(expr)?.class)
 }
 
 /// What a data class has at a place.
-fn component(class: Ref, place: usize, values: &Values<'_>) -> Option<String> {
+pub(in crate::recover::android) fn component(
+    class: Ref,
+    place: usize,
+    values: &Values<'_>,
+) -> Option<String> {
     let &id = values.class(class)?.params.get(place)?;
     Some(values.tree(class).parameter(id)?.name.to_string())
 }
 
 /// Whether an expression is a typed route taken out of an entry or a saved-state handle.
 fn is_route(expr: &Expr, values: &Values<'_>) -> bool {
+    taken_out(expr, values).is_some()
+}
+
+/// The call that takes a typed route out, behind the names that hold it.
+fn taken_out(expr: &Expr, values: &Values<'_>) -> Option<Expr> {
     let mut at = expr.clone();
     for _ in 0..4 {
         if matches!(values.kind(at.at), Kind::Call(_)) {
-            return code::callee_name(at.at, values) == "toRoute";
+            return (code::callee_name(at.at, values) == "toRoute").then_some(at);
         }
-        match values.value_behind(&at) {
-            Some(behind) => at = behind,
-            None => return false,
-        }
+        at = values.value_behind(&at)?;
     }
-    false
+    None
 }

@@ -396,3 +396,43 @@ class ItemViewModel(handle: SavedStateHandle) : ViewModel() { private val args =
     );
     lists(&reads(&document), expect!["ItemRoute itemId - forced Item.kt:6"]);
 }
+
+#[test]
+fn a_typed_route_that_is_taken_apart_is_read() {
+    let app = |taken: &str| {
+        scanned(&format!(
+            r#"
+//- minimal: launcher
+//- Main.kt
+package barn
+import androidx.navigation.compose.*
+import androidx.navigation.toRoute
+sealed interface Ways {{
+    @Serializable data object Shelf : Ways
+    @Serializable data class Export(val loan: Long, val format: String = "csv") : Ways
+}}
+class MainActivity : ComponentActivity() {{ fun onCreate() {{ setContent {{ Host() }} }} }}
+@Composable fun Host() {{
+    val nav = rememberNavController()
+    NavHost(nav, startDestination = Ways.Shelf) {{
+        composable<Ways.Shelf> {{ Shelf(onExport = {{ nav.navigate(Ways.Export(1)) }}) }}
+        dialog<Ways.Export> {{ entry ->
+            {taken}
+            ExportDialog(loan = loan)
+        }}
+    }}
+}}
+@Composable fun Shelf(onExport: () -> Unit) {{ Button(onClick = onExport) {{}} }}
+@Composable fun ExportDialog(loan: Long) {{ Text("$loan") }}
+"#
+        ))
+    };
+    let both = app("val (loan, format) = entry.toRoute<Ways.Export>()");
+    assert_eq!(both.reads.iter().map(|read| read.name.as_str()).collect::<Vec<_>>(), ["loan", "format"]);
+    let held = app("val export = entry.toRoute<Ways.Export>(); val (loan) = export");
+    assert_eq!(held.reads.iter().map(|read| read.name.as_str()).collect::<Vec<_>>(), ["loan"]);
+    let unread = |document: &crate::model::Document| {
+        document.findings.iter().filter(|finding| finding.rule == "argument-unread").count()
+    };
+    assert_eq!((unread(&both), unread(&held)), (0, 1));
+}

@@ -1,8 +1,10 @@
 //! What an entry's content takes out of its key.
 
+use super::keys::class_of_entry;
 use crate::facts::{Facts, ReadFact};
 use crate::model::Via;
 use crate::recover::android::code;
+use crate::recover::android::compose::{component, taken_apart};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
 
@@ -20,6 +22,16 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                     absent: code::absent(at, false, values),
                     ..ReadFact::new(member.name.to_string(), Via::Argument, at, code::node_at(at, values))
                 });
+            }
+            // `val (id) = key`.
+            Kind::Variable(variable) => {
+                let name = taken_apart(file, variable, values).and_then(|(whole, place)| {
+                    let whole = values.value_behind(&whole).unwrap_or(whole);
+                    is_key_of_entry(&whole, values).then_some(())?;
+                    component(class_of_key(&whole, values)?, place, values)
+                });
+                let place = code::node_at(at, values);
+                facts.reads.extend(name.map(|name| ReadFact::new(name, Via::Argument, at, place)));
             }
             // The whole key, handed on to what is shown; the entry itself needs it to be one.
             Kind::Call(call) if !entries.contains(&code::callee_name(at, values)) => {
@@ -43,6 +55,12 @@ fn is_key_of_entry(expr: &Expr, values: &Values<'_>) -> bool {
         "NavDisplay" => is_in_entry(expr.at, values),
         _ => false,
     }
+}
+
+/// The class that the entry around a key is for.
+fn class_of_key(key: &Expr, values: &Values<'_>) -> Option<Ref> {
+    let call = values.lambda_of_parameter(key)?;
+    class_of_entry(call, values.tree(call).call(call.id)?, values)
 }
 
 fn is_in_entry(at: Ref, values: &Values<'_>) -> bool {

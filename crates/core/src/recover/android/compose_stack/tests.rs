@@ -190,10 +190,13 @@ import kotlinx.serialization.Serializable
 @Serializable data class Loan(val number: Int) : NavKey
 fun EntryProviderScope<NavKey>.loans(onLoan: (Int) -> Unit, onBack: () -> Unit) {{
     entry<Loans> {{ LoanList(onLoan) }}
-    entry<Loan> {{ key -> LoanScreen(key, onBack) }}
+    entry<Loan> {{ key ->
+        val (number) = key
+        LoanScreen(number, onBack)
+    }}
 }}
 @Composable fun LoanList(onLoan: (Int) -> Unit) {{ Row(onClick = {{ onLoan(1) }}) }}
-@Composable fun LoanScreen(key: Loan, onBack: () -> Unit) {{ Text("${{key.number}}"); Button(onClick = onBack) {{}} }}
+@Composable fun LoanScreen(number: Int, onBack: () -> Unit) {{ Text("$number"); Button(onClick = onBack) {{}} }}
 //- Main.kt
 package barn
 import androidx.navigation3.runtime.NavKey
