@@ -254,3 +254,57 @@ function Tool({ route }) { return <Text>{route.params.id}</Text>; }
     );
     lists(&calls(&document), expect!["Shelf open Tool literal (id) App.tsx:12"]);
 }
+
+#[test]
+fn parameters_that_a_helper_takes_out_by_bracket_and_by_quoted_keys() {
+    let app = r#"
+//- package.json
+{ "name": "barn", "dependencies": { "react-navigation": "4.4.4", "react-navigation-stack": "2.10.4", "react-native": "0.61" } }
+//- index.js
+import { AppRegistry } from 'react-native';
+import App from './App';
+AppRegistry.registerComponent('barn', () => App);
+//- App.js
+import React from 'react';
+import { createAppContainer } from 'react-navigation';
+import { createStackNavigator } from 'react-navigation-stack';
+import { Label, Shelf, Tool } from './screens';
+export default createAppContainer(createStackNavigator({ Shelf, Tool, Label }));
+//- screens.js
+import React from 'react';
+const PLACE = 'place';
+class BarnScreen extends React.Component {
+  param(name) { return this.props.navigation.getParam(name); }
+}
+export class Shelf extends React.Component {
+  open = () => {
+    this.props.navigation.navigate('Tool', { id: 3, place: 'top' });
+    this.props.navigation.navigate('Label', { id: 3, 'label-size': 'A6' });
+                                                                   ^^^^ hard-coded-key: `label-size`
+  };
+  render() { return <Button onPress={this.open} />; }
+}
+export class Tool extends BarnScreen {
+  render() {
+    const { params } = this.props.navigation.state;
+    return <Text>{`${this.param('id')} ${params[PLACE]}`}</Text>;
+  }
+}
+export function Label(props) {
+  return <Text>{`${props.navigation.getParam('id', 1)} ${props.navigation.getParam('label-size', 'A7')}`}</Text>;
+}
+"#;
+    judged("hard-coded-key", app);
+    let plain: String =
+        app.lines().filter(|line| !line.contains("^^^^")).map(|line| format!("{line}\n")).collect();
+    judged("argument-unread", &plain);
+    let document = scanned(&plain);
+    lists(
+        &reads(&document),
+        expect![[r#"
+        Tool id - screens.js:16
+        Tool place - screens.js:16
+        Label id - screens.js:20
+        Label label-size - screens.js:20"#]],
+    );
+}

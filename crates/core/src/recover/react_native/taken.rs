@@ -49,6 +49,19 @@ fn follow(at: Ref, via: Via, (depth, stands_in): (usize, bool), values: &Values<
             };
             facts.reads.push(ReadFact { absent, at: At { file: at.file, span }, ..fact });
         }
+        // `params[PLACE]`
+        Kind::Index { of, args } if *of == at.id => {
+            let key = args.first().map(|&id| Expr::new(Ref { file: at.file, id }));
+            match key.and_then(|key| code::key(&key, values)) {
+                Some((name, literal_key)) => {
+                    let met = stands_in || code::is_met(outer, values);
+                    let absent = Absent::of(code::is_forced(outer, values), met);
+                    let fact = ReadFact::new(name, via, outer, code::node_at(outer, values));
+                    facts.reads.push(ReadFact { absent, literal_key, ..fact });
+                }
+                None => facts.whole_bags.push(at),
+            }
+        }
         Kind::Map(_) if hand_on(at, outer, via, depth, values, facts) => {}
         // Looked at, not taken.
         Kind::Binary { op: BinaryOp::Equal | BinaryOp::NotEqual | BinaryOp::And, .. } => {}

@@ -148,9 +148,12 @@ object Links { const val TOOL = "barn://tool/{id}" }
         *MainActivity [activity] -> MainActivity () AndroidManifest.xml:2
         *Tool [screen] -> ToolScreen (id: String, note: String) <barn://tool/{id}> <https://barn.example/{id}/{note}> App.kt:14"#]],
     );
-    lists(&reads(&document), expect![[r#"
+    lists(
+        &reads(&document),
+        expect![[r#"
         ToolScreen id - App.kt:15
-        ToolScreen note - App.kt:15"#]]);
+        ToolScreen note - App.kt:15"#]],
+    );
 }
 
 #[test]

@@ -145,7 +145,9 @@ pub(in crate::recover::react_native) fn passed(
         .iter()
         .filter_map(|(key, value)| {
             let name = key_of(key, values)?;
-            Some(code::argument(Slot::Name(name), value, values))
+            // A name is one that the language checks; text is not.
+            let literal_key = values.written(key.at).starts_with(['\'', '"']);
+            Some(ArgumentFact { literal_key, ..code::argument(Slot::Name(name), value, values) })
         })
         .collect();
     let open = entries.open || known.len() < entries.known.len();

@@ -21,13 +21,19 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(key) = method.call.args.first().map(|arg| Expr::new(method.at).with(arg.value)) else {
             continue;
         };
-        let Some((name, literal_key)) = code::key(&key, values) else {
-            facts.whole_bags.push(method.at);
-            continue;
-        };
-        let fact = ReadFact::new(name, Via::Argument, method.at, code::callee_at(method.at, values));
-        let met = method.call.args.len() > 1 || code::is_met(method.at, values);
-        facts.reads.push(ReadFact { literal_key, absent: Absent::of(false, met), ..fact });
+        // A helper's callers say which.
+        for site in values.sites(method.at, &key) {
+            let said = code::seen_through(&site.bind(&key), values);
+            let Some((name, literal_key)) = code::key(&said, values) else {
+                facts.whole_bags.push(site.at);
+                continue;
+            };
+            let fact = ReadFact::new(name, Via::Argument, site.at, code::callee_at(site.at, values));
+            let met = method.call.args.len() > 1
+                || code::is_met(method.at, values)
+                || (site.at != method.at && code::is_met(site.at, values));
+            facts.reads.push(ReadFact { literal_key, absent: Absent::of(false, met), ..fact });
+        }
     }
 }
 
