@@ -165,6 +165,7 @@ fn screen(graph: &Graph<'_>, ids: &Ids, index: ScreenId, screen: &Screen) -> mod
             .flat_map(|&container| &graph.containers[container].starts)
             .map(|&route| ids.routes[route].clone())
             .collect(),
+        extended: screen.derived || screen.fact.is_base,
         at: graph.place(screen.fact.at),
     }
 }

@@ -1,5 +1,6 @@
 //! The differences between two apps, once it is known which route is which.
 
+use super::groups::GroupPairs;
 use super::likeness::words;
 use super::meaning::{Meaning, differ, meaning};
 use super::pairs::{Pairs, is_bag};
@@ -7,8 +8,14 @@ use super::sides::{Side, Unit};
 use crate::model::{Gap, GapKind, Parameter, Place, Progress, ResultFact, ResultSide, Via};
 use crate::network::What;
 
-pub(super) fn differences(old: &Side<'_>, new: &Side<'_>, pairs: &Pairs) -> (Vec<Gap>, Progress) {
-    let mut comparison = Comparison { old, new, pairs, gaps: Vec::new(), progress: Progress::default() };
+pub(super) fn differences(
+    old: &Side<'_>,
+    new: &Side<'_>,
+    pairs: &Pairs,
+    groups: &GroupPairs,
+) -> (Vec<Gap>, Progress) {
+    let mut comparison =
+        Comparison { old, new, pairs, groups, gaps: Vec::new(), progress: Progress::default() };
     comparison.routes();
     comparison.screens();
     comparison.hops();
@@ -22,6 +29,7 @@ struct Comparison<'s> {
     old: &'s Side<'s>,
     new: &'s Side<'s>,
     pairs: &'s Pairs,
+    groups: &'s GroupPairs,
     gaps: Vec<Gap>,
     progress: Progress,
 }
@@ -76,11 +84,12 @@ impl Comparison<'_> {
             lost.iter().for_each(|_| self.progress.arguments.count(true));
             return;
         }
+        let only = old.route.parameters.len() == 1 && new.route.parameters.len() == 1;
         for parameter in &lost {
-            let renamed = match (lost.as_slice(), left.as_slice()) {
-                ([_], [other]) if !types_differ(parameter, other) => Some(*other),
-                _ => None,
+            let renamed = |other: &&&Parameter| {
+                !types_differ(parameter, other) && (only || share_a_word(&parameter.name, &other.name))
             };
+            let renamed = left.iter().find(renamed).copied();
             self.progress.arguments.count(renamed.is_some());
             let name = format!("{}.{}", old.route.name, parameter.name);
             let (to, message) = match renamed {
@@ -104,7 +113,8 @@ impl Comparison<'_> {
             let message = format!("`{}` of `{}` was `{was}` and is `{is}`", before.name, old.route.name);
             self.add(GapKind::ArgumentType, names.0.clone(), names.1.clone(), message, &old.route.at);
         }
-        if after.required && !before.required {
+        // What is known by its being taken out says nothing of whether it was asked for.
+        if after.required && !before.required && before.ty.is_some() {
             let message = format!(
                 "`{}` of `{}` might be left out, and must be passed now",
                 before.name, old.route.name
@@ -117,6 +127,10 @@ impl Comparison<'_> {
     fn screens(&mut self) {
         for place in &self.old.network.places {
             let What::Screen(screen) = place.what else { continue };
+            // What is only there to be extended is nothing to move.
+            if screen.extended && place.routes.is_empty() {
+                continue;
+            }
             if !place.routes.is_empty() {
                 let units = self.old.units.iter().enumerate();
                 let moved = units
@@ -148,7 +162,8 @@ impl Comparison<'_> {
                 self.progress.hops.count(false);
                 continue;
             }
-            let kept = sources.iter().any(|&source| self.new.has_hop(source, end));
+            let kept = sources.iter().any(|&source| self.new.has_hop(source, end))
+                || self.leads_to_the_group(from, to, &sources);
             self.progress.hops.count(kept);
             if !kept {
                 let (a, b) = (&self.new.units[sources[0]], &self.new.units[end]);
@@ -157,6 +172,14 @@ impl Comparison<'_> {
                 self.add(GapKind::Hop, Some(name), None, message, &at);
             }
         }
+    }
+
+    /// Whether what led to a group leads to what the group has become, whichever of it comes first now.
+    fn leads_to_the_group(&self, from: usize, to: usize, sources: &[usize]) -> bool {
+        let old = self.old.routes_between(from, to);
+        old.into_iter().filter_map(|route| self.groups.new_of(route)).any(|group| {
+            sources.iter().any(|&source| self.new.routes_from(source).any(|route| route == group))
+        })
     }
 
     /// New units of all routes that show a unit's screen.
@@ -251,4 +274,10 @@ fn types_differ(before: &Parameter, after: &Parameter) -> bool {
         matches!(parameter.via, Via::Path | Via::Query) && *meaning == Meaning::Text
     };
     differ(&was, &is) && !carried(before, &was) && !carried(after, &is)
+}
+
+/// Whether two names have a word in common: `tare` and `tareGrams`.
+fn share_a_word(one: &str, other: &str) -> bool {
+    let others = words(other);
+    words(one).iter().any(|word| others.contains(word))
 }

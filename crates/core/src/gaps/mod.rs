@@ -3,6 +3,7 @@
 
 mod assign;
 mod compare;
+mod groups;
 mod likeness;
 mod meaning;
 mod pairs;
@@ -28,9 +29,11 @@ pub const DOUBT: f64 = 0.7;
 pub fn compare(old: &Document, new: &Document, given: &[(Named, Named)]) -> Result<Gaps, SettingsError> {
     let (before, after) = (Side::new(old), Side::new(new));
     let pairs = pairs::pair(&before, &after, given)?;
-    let (mut gaps, progress) = compare::differences(&before, &after, &pairs);
+    let groups = groups::pair(&before, &after, &pairs);
+    let (mut gaps, progress) = compare::differences(&before, &after, &pairs, &groups);
     sort(&mut gaps);
     let mut listed: Vec<Pair> = pairs.list.clone();
+    listed.extend(groups.list());
     listed.sort_by(|a, b| (&a.old, &a.new).cmp(&(&b.old, &b.new)));
     Ok(Gaps {
         format: "fallow-lantern/gaps".to_owned(),

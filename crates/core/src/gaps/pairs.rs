@@ -11,6 +11,8 @@ use crate::settings::{Named, SettingsError};
 const LEAST: f64 = 0.55;
 /// Names that are less alike than this say nothing.
 const LEAST_NAME: f64 = 0.45;
+/// What one address of both is worth, as a likeness of names.
+const LINKED: f64 = 0.8;
 /// Another new route this close is named beside the chosen one.
 const CLOSE: f64 = 0.06;
 /// Pairs change their neighbours' scores, and those theirs: this often.
@@ -114,9 +116,12 @@ impl<'s> Likeness<'s> {
 
     fn score(&self, a: usize, b: usize, sides: &Sides) -> f64 {
         let (old, new) = (&self.old.units[a], &self.new.units[b]);
-        let name = self.name(a, b);
         let parameters = self.parameters(old, new);
         let shaped = old.parameters.len() >= 2 && parameters > 0.9;
+        // One address opens one thing, whatever that is called now.
+        let linked =
+            old.addresses.iter().any(|address| !address.is_empty() && new.addresses.contains(address));
+        let name = if linked { self.name(a, b).max(LINKED) } else { self.name(a, b) };
         if name < LEAST_NAME && !shaped {
             return 0.0;
         }

@@ -2,7 +2,8 @@
 
 use super::likeness::words;
 use crate::model::{Document, ResultSide, Route, RouteKind};
-use crate::network::{Network, What};
+use crate::names::without_names;
+use crate::network::{Hop, Network, What};
 
 /// An app.
 #[derive(Debug)]
@@ -27,6 +28,8 @@ pub(super) struct Unit<'d> {
     pub(super) screen_words: Vec<String>,
     /// Words of its parameters' names.
     pub(super) parameters: Vec<Vec<String>>,
+    /// The addresses that open it, without their schemes and the names of their placeholders.
+    pub(super) addresses: Vec<String>,
     /// Units that its screen leads to.
     pub(super) leads_to: Vec<usize>,
 }
@@ -88,9 +91,25 @@ impl<'d> Side<'d> {
 
     /// Whether anything leads from one place to another.
     pub(super) fn has_hop(&self, from: usize, to: usize) -> bool {
-        let Some(from) = self.units[from].place else { return false };
         let to = self.units[to].place;
-        self.network.places[from].out.iter().any(|&hop| Some(self.network.hops[hop].to) == to)
+        self.out_of(from).any(|hop| Some(hop.to) == to)
+    }
+
+    /// The routes by which one place leads to another.
+    pub(super) fn routes_between(&self, from: usize, to: usize) -> Vec<usize> {
+        let to = self.units[to].place;
+        let out = self.out_of(from).filter(|hop| Some(hop.to) == to);
+        out.flat_map(|hop| hop.routes.iter().copied()).collect()
+    }
+
+    /// The routes by which a unit's screen leads anywhere.
+    pub(super) fn routes_from(&self, unit: usize) -> impl Iterator<Item = usize> {
+        self.out_of(unit).flat_map(|hop| hop.routes.iter().copied())
+    }
+
+    fn out_of(&self, unit: usize) -> impl Iterator<Item = &Hop> {
+        let place = self.units[unit].place.map(|place| &self.network.places[place]);
+        place.into_iter().flat_map(|place| &place.out).map(|&hop| &self.network.hops[hop])
     }
 
     /// Whether a screen sends any result.
@@ -117,8 +136,19 @@ fn unit<'d>(document: &'d Document, network: &Network<'d>, route: &'d Route) -> 
         words: words(&route.name),
         screen_words: screen.map(|screen| words(&screen.name)).unwrap_or_default(),
         parameters: route.parameters.iter().map(|parameter| words(&parameter.name)).collect(),
+        addresses: route.deep_links.iter().map(|link| address(link)).collect(),
         leads_to: Vec::new(),
     }
+}
+
+/// `barn://notice/{id}` and `https://barn.example/notice/{noticeId}` say one thing: `notice/{}`.
+fn address(link: &str) -> String {
+    let (scheme, rest) = link.split_once("://").unwrap_or(("", link));
+    let path = match scheme {
+        "http" | "https" => rest.split_once('/').map_or("", |(_, path)| path),
+        _ => rest,
+    };
+    without_names(path.split('?').next().unwrap_or(path)).trim_matches('/').to_owned()
 }
 
 fn leads_to(network: &Network<'_>, unit: &Unit<'_>, units: &[Unit<'_>]) -> Vec<usize> {

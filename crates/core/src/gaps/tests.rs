@@ -267,3 +267,51 @@ fn towards_a_style_that_it_is_in_already_nothing_is_left() {
     assert_eq!(found.progress.routes.done, 5);
     assert!(found.order.is_empty());
 }
+
+/// A stall's two navigators: its way in, and what is behind it.
+fn stall(names: [&str; 5], inside: &str) -> Document {
+    let [launch, market, list, sale, notice] = names;
+    scanned(&format!(
+        r#"
+//- package.json
+{{"name": "stall", "main": "App.js", "dependencies": {{"react-native": "*", "@react-navigation/native": "*"}}}}
+//- App.js
+import {{ NavigationContainer }} from '@react-navigation/native';
+import {{ createStackNavigator }} from '@react-navigation/stack';
+class StallScreen extends React.Component {{ render() {{ return null; }} }}
+class Launch extends StallScreen {{ done() {{ this.props.navigation.navigate('{market}'); }} }}
+class Lists extends StallScreen {{}}
+class Sales extends StallScreen {{}}
+class News extends StallScreen {{}}
+const Root = createStackNavigator();
+const Inner = createStackNavigator();
+function Market() {{
+  return <Inner.Navigator>{inside}</Inner.Navigator>;
+}}
+export default function App() {{
+  const linking = {{ prefixes: ['stall://'], config: {{ screens: {{ {notice}: 'notice/:id' }} }} }};
+  return <NavigationContainer linking={{linking}}><Root.Navigator>
+    <Root.Screen name="{launch}" component={{Launch}} />
+    <Root.Screen name="{market}" component={{Market}} />
+    <Root.Screen name="{notice}" component={{News}} />
+  </Root.Navigator></NavigationContainer>;
+}}
+"#
+    )
+    .replace("LIST", list)
+    .replace("SALE", sale))
+}
+
+#[test]
+fn groups_are_paired_with_groups_and_one_address_with_itself() {
+    let list = r#"<Inner.Screen name="LIST" component={Lists} />"#;
+    let sale = r#"<Inner.Screen name="SALE" component={Sales} />"#;
+    let old = stall(["launch", "market", "crateList", "sale", "stallNotice"], &format!("{list}{sale}"));
+    let new = stall(["Launch", "Market", "CrateList", "Sale", "Announcement"], &format!("{sale}{list}"));
+    let found = compare(&old, &new, &[]).expect("no pairs are given");
+    let pairs = pairs(&found);
+    for pair in ["market = market", "stallnotice = announcement", "cratelist = cratelist"] {
+        assert!(pairs.iter().any(|other| other.starts_with(pair)), "{pair}: {pairs:#?}");
+    }
+    assert_eq!(gaps(&found), Vec::<String>::new(), "the market is still opened, whatever it shows first");
+}

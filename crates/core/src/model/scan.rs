@@ -95,6 +95,9 @@ pub struct Screen {
     pub platform: Platform,
     /// Ids of the routes that it shows first in the containers it hosts.
     pub shows: Vec<String>,
+    /// Whether other classes extend it.
+    #[serde(default, skip_serializing_if = "std::ops::Not::not")]
+    pub extended: bool,
     /// Its name in its declaration.
     pub at: Place,
 }
