@@ -219,6 +219,15 @@ impl Tree {
         }
     }
 
+    /// Makes a parameter of that name a property of its class as well.
+    pub(super) fn keep_as_property(&mut self, parameter: Id, name: &str) {
+        if let Kind::Parameter(parameter) = &mut self.nodes[parameter.0 as usize].kind
+            && parameter.name == name
+        {
+            parameter.property = true;
+        }
+    }
+
     /// Puts annotations before a variable.
     pub(super) fn annotate(&mut self, variable: Id, annotations: Vec<Annotation>) {
         for arg in annotations.iter().flat_map(|note| &note.args) {

@@ -23,6 +23,7 @@ mod program;
 mod reaching;
 mod repeats;
 mod rounds;
+mod ruled_out;
 mod scope;
 mod sequences;
 mod text;

@@ -359,6 +359,9 @@ impl<'p> Values<'p> {
             return;
         }
         let Some(wrapper) = passed.and_then(|at| self.wrapper_of(at)) else {
+            if self.is_ruled_out(call, path) {
+                return;
+            }
             let at = path.last().map_or(call, |(_, used)| *used);
             sites.push(Site { at, env });
             return;

@@ -308,3 +308,56 @@ export function Label(props) {
         Label label-size - screens.js:20"#]],
     );
 }
+
+/// An element makes a component's object with its properties, whether it is a function or a class.
+#[test]
+fn classes_of_components_are_given_what_their_elements_say() {
+    let document = scanned(
+        r#"
+//- minimal: react-native
+//- src/rows.js
+import React, { Component, PureComponent } from 'react';
+export class Row extends React.Component {
+  render() { const { to, navigation } = this.props; return <Button onPress={() => navigation.navigate(to)} />; }
+}
+export class Link extends PureComponent {
+  constructor(props) { super(props); this.go = this.go.bind(this); }
+  go() { this.props.navigation.navigate(this.props.to, { toolId: this.props.id }); }
+  render() { return <Button onPress={this.go} />; }
+}
+export class Help extends Component {
+  press = () => { const { to } = this.props; if (to === 'Manual') { open(); return; } this.props.navigation.navigate(to); };
+  render() { return <Button onPress={this.press} />; }
+}
+//- App.js
+import { NavigationContainer } from '@react-navigation/native';
+import { createNativeStackNavigator } from '@react-navigation/native-stack';
+import { Row as MenuRow, Link, Help } from './src/rows';
+const Stack = createNativeStackNavigator();
+export default () => (
+  <NavigationContainer><Stack.Navigator>
+    <Stack.Screen name="Shelf" component={Shelf} />
+    <Stack.Screen name="Tool" component={Tool} />
+    <Stack.Screen name="Loans" component={Loans} />
+  </Stack.Navigator></NavigationContainer>
+);
+function Shelf({ navigation }) {
+  return (
+    <View>
+      {['Shelf', 'Loans'].map((name) => <MenuRow key={name} to={name} navigation={navigation} />)}
+      <Link to="Tool" id={7} navigation={navigation} />
+      <Help to="Manual" navigation={navigation} />
+      <Help to="Loans" navigation={navigation} />
+    </View>
+  );
+}
+function Tool({ route }) { return route.params.toolId; }
+function Loans() { return null; }
+"#,
+    );
+    expect![[r#"
+        Shelf open Shelf|Loans computed () App.js:15
+        Shelf open Tool constant (toolId) App.js:16
+        Shelf open Loans constant () App.js:18"#]]
+    .assert_eq(&calls(&document));
+}

@@ -259,6 +259,7 @@ impl Script<'_> {
             let fields = self.set_on_object(constructor, &class.members);
             class.members.extend(fields);
         }
+        self.take_properties(&mut class, name.unwrap_or(node));
         self.0.add(Kind::Class(class), node)
     }
 

@@ -2,7 +2,7 @@
 
 use super::Script;
 use crate::syntax::code::{child, has, named, span};
-use crate::syntax::{Arg, Call, Entry, Id, Kind, PROPERTIES, Piece};
+use crate::syntax::{Arg, Call, Class, Entry, Id, Kind, PROPERTIES, Parameter, Piece};
 use tree_sitter::Node;
 
 impl Script<'_> {
@@ -31,6 +31,23 @@ impl Script<'_> {
         let value = self.0.add(Kind::Map(entries), open);
         let args = vec![Arg { name: Some(PROPERTIES.into()), value, spread: false }];
         self.0.add(Kind::Call(Call { callee, types, args, new: false, body: None }), node)
+    }
+
+    /// A class that renders is made by an element, with the element's properties, and keeps them as
+    /// `props` (react.dev, "Component").
+    pub(super) fn take_properties(&mut self, class: &mut Class, at: Node<'_>) {
+        let tree = &self.0.tree;
+        let renders = |&id: &Id| tree.function(id).is_some_and(|function| function.name == "render");
+        if class.supers.is_empty() || !class.members.iter().any(renders) {
+            return;
+        }
+        if let Some(&first) = class.params.first() {
+            self.0.tree.keep_as_property(first, "props");
+            return;
+        }
+        let ty = class.supers.first().and_then(|base| base.ty.args.first()).cloned();
+        let props = Parameter { name: "props".into(), ty, property: true, ..Parameter::default() };
+        class.params.push(self.0.add(Kind::Parameter(props), at));
     }
 
     fn attribute(&mut self, node: Node<'_>) -> Option<Entry> {

@@ -82,7 +82,7 @@ type Both = A & { extra: number };
 declare global { namespace Nav { interface Root extends Params {} } }
 ",
         r#"
-        class Form(): React.Component<P, >() { val x = 1; fun close() = { this.props.go() }; fun render() = { return null } }
+        class Form(props: P): React.Component<P, >() { val x = 1; fun close() = { this.props.go() }; fun render() = { return null } }
         interface Params():  { val Shelf: undefined; val Item: ? = interface ():  { val id: string; val tab: 'a' | 'b' }; val Rest:  = interface (): Base(), Other<X>() {  } }
         interface Props(): NativeStackScreenProps<Params, 'Item'>() { val note: string }
         interface Both(): A() { val extra: number }

@@ -219,6 +219,88 @@ fn a_function_whose_body_asks_first() {
 }
 
 #[test]
+fn a_way_that_a_caller_does_not_take() {
+    row(
+        "shelf",
+        &[
+            (
+                Kotlin,
+                "fun go(name: String) { when (name) { \"help\" -> call(); else -> show(name) } }\nfun f() { go(\"help\"); go(\"shelf\") }",
+            ),
+            (
+                Java,
+                "void go(String name) { if (name.equals(\"help\")) { call(); return; } show(name); }\nvoid f() { go(\"help\"); go(\"shelf\"); }",
+            ),
+            (
+                Dart,
+                "void go(String name) { if (name == 'help') { call(); } else { show(name); } }\nvoid f() { go('help'); go('shelf'); }",
+            ),
+            (
+                Script,
+                "const go = (name) => name == \"help\" ? call() : show(name);\ngo(\"help\"); go(\"shelf\");",
+            ),
+            (
+                Typed,
+                "function go(name?: string) { if (name !== null && name !== \"help\") { show(name); } }\ngo(null); go(\"help\"); go(\"shelf\");",
+            ),
+            (
+                Swift,
+                "func go(_ name: String) { switch name { case \"help\": call()\n default: show(name) } }\nfunc f() { go(\"help\"); go(\"shelf\") }",
+            ),
+            (
+                Python,
+                "def go(name):\n    if name == \"help\":\n        call()\n        return\n    show(name)\n\ngo(\"help\")\ngo(\"shelf\")\n",
+            ),
+            (
+                CSharp,
+                "void Go(string name, bool really) { if (!really) { return; } show(name); }\nvoid F() { Go(\"help\", false); Go(\"shelf\", true); }",
+            ),
+        ],
+    );
+}
+
+#[test]
+fn a_way_that_a_caller_may_take() {
+    row(
+        "help | shelf",
+        &[
+            (
+                Kotlin,
+                "fun go(name: String) { if (isOpen()) return else show(name) }\nfun f() { go(\"help\"); go(\"shelf\") }",
+            ),
+            (
+                Java,
+                "void go(String name, boolean now) { if (now || name.equals(\"shelf\")) { show(name); } }\nvoid f(boolean now) { go(\"help\", now); go(\"shelf\", false); }",
+            ),
+            (
+                Dart,
+                "void go(String name) { if (name == state) { return; } show(name); }\nvoid f() { go('help'); go('shelf'); }",
+            ),
+            (
+                Script,
+                "let mode = \"help\";\nconst go = (name) => mode == \"help\" ? call() : show(name);\ngo(\"help\"); go(\"shelf\");",
+            ),
+            (
+                Typed,
+                "function go(name: string) { if (name == \"help\") { call(); } show(name); }\ngo(\"help\"); go(\"shelf\");",
+            ),
+            (
+                Swift,
+                "func go(_ name: String) { switch name { case \"help\": show(name)\n default: show(name) } }\nfunc f() { go(\"help\"); go(\"shelf\") }",
+            ),
+            (
+                Python,
+                "def go(name):\n    if name == \"loans\":\n        return\n    show(name)\n\ngo(\"help\")\ngo(\"shelf\")\n",
+            ),
+            (
+                CSharp,
+                "void Go(string name, bool really) { if (!really && Ask()) { return; } show(name); }\nvoid F() { Go(\"help\", false); Go(\"shelf\", true); }",
+            ),
+        ],
+    );
+}
+
+#[test]
 fn a_function_that_makes_the_name() {
     row(
         "shelf/3",
