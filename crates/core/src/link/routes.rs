@@ -158,16 +158,20 @@ fn is_above(graph: &Graph<'_>, outer: RouteId, inner: RouteId) -> bool {
 /// Names of libraries share their first two parts with those who use them: `com.maker`.
 const NAMESPACE_PARTS: usize = 3;
 
-/// The packages that the source declares, each cut after its third part.
+/// The namespaces of the modules and the packages that the source declares, each cut after its third
+/// part. A package beside the modules' own is one of a library that is mended here: it stays whole.
 fn namespaces(values: Values<'_>) -> Vec<String> {
     let program = values.program();
-    let packages = program.parsed().map(|file| program.tree(file).package.to_string());
-    let modules = program.sources().modules.iter().filter_map(|module| module.build.namespace.clone());
-    let mut cut: Vec<String> = packages
-        .chain(modules)
-        .filter(|package| !package.is_empty())
-        .map(|package| package.split('.').take(NAMESPACE_PARTS).collect::<Vec<_>>().join(".") + ".")
-        .collect();
+    let cut = |package: &str| package.split('.').take(NAMESPACE_PARTS).collect::<Vec<_>>().join(".") + ".";
+    let modules = program.sources().modules.iter().filter_map(|module| module.build.namespace.as_deref());
+    let own: Vec<String> = modules.map(cut).collect();
+    let packages = program.parsed().map(|file| program.tree(file).package.as_str());
+    let packages = packages.filter(|package| !package.is_empty()).map(|package| {
+        let short = cut(package);
+        if own.is_empty() || own.contains(&short) { short } else { format!("{package}.") }
+    });
+    let mut cut: Vec<String> = packages.collect();
+    cut.extend(own);
     cut.sort_unstable();
     cut.dedup();
     cut

@@ -65,11 +65,17 @@ android { namespace 'org.barn' }
   <fragment android:id="@+id/later"/>
   ^^^^^^^^^ screen-missing: `later` names no class
   <fragment android:id="@+id/scanner" android:name="com.library.ScannerFragment"/>
+  <fragment android:id="@+id/chart" android:name="com.maker.charts.full.ChartFragment"/>
+  <fragment android:id="@+id/axes" android:name="com.maker.charts.axes.AxesFragment"/>
+  ^^^^^^^^^ screen-missing: `axes` shows `com.maker.charts.axes.AxesFragment`
   <chooser android:id="@+id/custom"/>
 </navigation>
 //- Screens.kt
 package org.barn
 class ShelfFragment : Fragment()
+//- Axes.kt
+package com.maker.charts.axes
+class Mended : Fragment()
 //- Map.kt
 package org.barn.map
 import org.barn.ShelfFragment

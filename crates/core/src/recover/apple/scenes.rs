@@ -224,6 +224,13 @@ pub(super) fn tabs_of(boards: &[Board], board: usize) -> Vec<At2> {
     holders.flat_map(|scene| scene.holds.iter().filter_map(|id| content(boards, board, id, 0))).collect()
 }
 
+impl Board {
+    /// Whether it says which of its scenes comes first, whatever that one shows.
+    pub(super) fn names_its_initial(&self) -> bool {
+        self.initial.as_ref().is_some_and(|id| self.scenes.iter().any(|scene| scene.id == *id))
+    }
+}
+
 impl Scene {
     /// What callers name it by; its title and id where nothing names it.
     pub(super) fn name(&self) -> &str {

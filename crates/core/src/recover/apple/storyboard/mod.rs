@@ -64,7 +64,9 @@ fn declare(own: usize, boards: &[Board], values: &Values<'_>, facts: &mut Facts)
     let first = initial(boards, own).filter(|(of, _)| *of == own).map(|(_, scene)| &board.scenes[scene]);
     let is_main = is_main(board, values);
     let start = first.map(|scene| StartFact::new(scene.name().to_owned(), scene.at));
-    let open = start.is_none() && !is_main && !is_asked_for_first(board, boards, values);
+    // A container that nothing in the storyboard fills is filled by its class.
+    let by_code = board.names_its_initial();
+    let open = start.is_none() && (by_code || !is_main && !is_asked_for_first(board, boards, values));
     facts.containers.push(ContainerFact {
         name: Some(board.name.clone()),
         start: Start::new(start, open),

@@ -203,3 +203,58 @@ class ItemController: UIViewController { func gone() { performSegue(withIdentifi
         "customClass=\"GoneController\" customModule=\"Barn\" customModuleProvider=\"target\"/></objects></scene>\n                ^^^^^^^^^^^^^^^ screen-missing: `gone` shows `GoneController`",
     )));
 }
+
+/// What is made by its identifier, or by that of the container around it, may be put anywhere.
+#[test]
+fn scenes_that_are_made_and_handed_on_are_no_orphans() {
+    crate::rules::testing::judged(
+        "orphan-screen",
+        r#"
+//- Barn/Main.storyboard
+<document initialViewController="shelf"><scenes>
+<scene><objects><viewController id="shelf" customClass="ShelfController"/></objects></scene>
+<scene><objects><viewController storyboardIdentifier="empty" id="empty" customClass="EmptyController"/></objects></scene>
+<scene><objects><navigationController storyboardIdentifier="emptyStack" id="stack"><connections>
+ <segue destination="empty" kind="relationship" relationship="rootViewController" id="a"/>
+</connections></navigationController></objects></scene>
+<scene><objects><viewController storyboardIdentifier="tool" id="tool" customClass="ToolController"/></objects></scene>
+<scene><objects><viewController storyboardIdentifier="lost" id="lost" customClass="LostController"/></objects></scene>
+                ^^^^^^^^^^^^^^ orphan-screen: names `lost`
+</scenes></document>
+//- Barn/AppDelegate.swift
+import UIKit
+@main class AppDelegate: UIResponder, UIApplicationDelegate {}
+//- Barn/Screens.swift
+import UIKit
+class ShelfController: UIViewController {
+    func clear() { splitViewController?.viewControllers[1] = storyboard!.instantiateViewController(withIdentifier: "emptyStack") }
+    func detail(named name: String) -> UIViewController? { storyboard?.instantiateViewController(withIdentifier: name) }
+    func tool() { fill(detail(named: "tool")) }
+}
+class EmptyController: UIViewController {}
+class ToolController: UIViewController {}
+class LostController: UIViewController {}
+"#,
+    );
+}
+
+#[test]
+fn a_container_that_its_class_fills_comes_first() {
+    crate::rules::testing::judged(
+        "start-missing",
+        r#"
+//- Barn/Main.storyboard
+<document initialViewController="split"><scenes>
+<scene><objects><splitViewController id="split" customClass="BarnController"/></objects></scene>
+<scene><objects><viewController storyboardIdentifier="shelf" id="shelf" customClass="ShelfController"/></objects></scene>
+</scenes></document>
+//- Barn/Barn.swift
+import UIKit
+@main class AppDelegate: UIResponder, UIApplicationDelegate {}
+class BarnController: UISplitViewController {
+    override func viewDidLoad() { viewControllers = [ShelfController()] }
+}
+class ShelfController: UIViewController {}
+"#,
+    );
+}

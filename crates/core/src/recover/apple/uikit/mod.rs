@@ -4,6 +4,7 @@
 mod backs;
 mod children;
 mod containers;
+mod made;
 mod opens;
 mod responders;
 mod roots;
@@ -67,6 +68,7 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
     opens::recover(file, values, facts);
     backs::recover(file, values, facts);
     children::recover(file, values, facts);
+    made::recover(file, values, facts);
     responders::recover(file, values, facts);
     titles::recover(file, values, facts);
 }
