@@ -26,6 +26,7 @@ mod rounds;
 mod ruled_out;
 mod scope;
 mod sequences;
+mod sites;
 mod text;
 mod types;
 mod uses;
@@ -43,9 +44,9 @@ pub use eval::{Datum, Value};
 pub use library::Library;
 pub use program::{Asked, Program, Ref};
 pub use scope::Def;
+pub use sites::Site;
 pub use text::{Hole, Part, Shape};
 pub use types::Type;
-pub use uses::Site;
 
 use crate::syntax::{Id, Kind, Tree};
 use rustc_hash::FxHashMap;
