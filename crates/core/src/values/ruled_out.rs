@@ -1,7 +1,7 @@
 //! Ways that a wrapper's arguments do not take: `if (name == "help") { … } else { open(name) }`, used
 //! with `"help"`, opens nothing.
 
-use super::{Datum, Env, Expr, Ref, Values};
+use super::{Datum, Def, Env, Expr, Ref, Value, Values};
 use crate::syntax::{Arm, BinaryOp, Id, Kind, UnaryOp};
 
 /// A value that can be compared.
@@ -72,12 +72,13 @@ impl Values<'_> {
     /// Whether a statement surely leaves: a choice without a subject whose way that is taken returns.
     fn leaves(&self, statement: &Expr) -> bool {
         let Kind::Branch { subject: None, arms } = self.kind(statement.at) else { return false };
-        let taken = arms
-            .iter()
-            .find(|arm| arm.tests.iter().any(|&test| self.holds(None, &statement.with(test)) != Some(false)));
-        taken.is_some_and(|arm| {
-            let surely = arm.tests.iter().any(|&test| self.holds(None, &statement.with(test)) == Some(true));
-            surely && self.ends_with_return(statement.with(arm.body).at)
+        let held = |arm: &Arm| -> Vec<Option<bool>> {
+            arm.tests.iter().map(|&test| self.holds(None, &statement.with(test))).collect()
+        };
+        let taken =
+            arms.iter().map(|arm| (arm, held(arm))).find(|(_, held)| held.iter().any(|h| *h != Some(false)));
+        taken.is_some_and(|(arm, held)| {
+            held.contains(&Some(true)) && self.ends_with_return(statement.with(arm.body).at)
         })
     }
 
@@ -133,11 +134,45 @@ impl Values<'_> {
         comparable.then(|| left == right)
     }
 
-    /// Whether an expression is a parameter's, which what is bound says.
+    /// Whether an expression is a parameter's, which what is bound says: nothing else is put into it, nor
+    /// into what it is read from.
     fn is_bound(&self, expr: &Expr) -> bool {
         let free = Expr { at: expr.at, env: None };
+        if matches!(self.meaning(&free), Some(Def::Variable(at)) if self.is_changed(at)) {
+            return false;
+        }
         let values = self.eval(&free);
-        !values.is_empty() && values.iter().all(|value| matches!(value.datum, Datum::Parameter(_)))
+        let unchanged = |value: &Value| matches!(value.datum, Datum::Parameter(at) if !self.is_changed(at));
+        !values.is_empty() && values.iter().all(unchanged)
+    }
+
+    /// Whether the file puts something else into a parameter or variable, or into a member of its name.
+    fn is_changed(&self, declared: Ref) -> bool {
+        let tree = self.tree(declared);
+        let name = match tree.kind(declared.id) {
+            Kind::Parameter(parameter) => &parameter.name,
+            Kind::Variable(variable) => &variable.name,
+            _ => return true,
+        };
+        self.program.uses_in(declared.file, name).iter().any(|used| {
+            let Some(parent) = tree.node(used.id).parent else { return false };
+            let set = match tree.kind(parent) {
+                Kind::Assign { target, .. } => *target == used.id,
+                Kind::Unary { op, .. } => matches!(
+                    op,
+                    UnaryOp::Increment
+                        | UnaryOp::Decrement
+                        | UnaryOp::ThenIncrement
+                        | UnaryOp::ThenDecrement
+                        | UnaryOp::Other
+                ),
+                _ => false,
+            };
+            set && match tree.kind(used.id) {
+                Kind::Member(_) => true,
+                _ => matches!(self.resolve(*used, name), Some(Def::Parameter(at) | Def::Variable(at)) if at == declared),
+            }
+        })
     }
 
     fn known(&self, expr: &Expr) -> Option<Known> {

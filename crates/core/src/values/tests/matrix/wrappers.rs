@@ -301,6 +301,39 @@ fn a_way_that_a_caller_may_take() {
 }
 
 #[test]
+fn what_a_caller_says_may_be_changed_before_it_is_asked() {
+    row(
+        "shelf",
+        &[
+            (
+                Java,
+                "void go(String name, boolean ready) { if (!ready) { ready = ask(); } if (!ready) { return; } show(name); }\nvoid f() { go(\"shelf\", false); }",
+            ),
+            (
+                Dart,
+                "void go(String name, bool ready) { ready = ready || ask(); if (!ready) return; show(name); }\nvoid f() => go('shelf', false);",
+            ),
+            (
+                Script,
+                "function go(name, ready) { let now = ready; now = ask(); if (!now) { return; } show(name); }\ngo(\"shelf\", false);",
+            ),
+            (
+                Typed,
+                "function go(name: string, left: number) { left--; if (left === 1) { return; } show(name); }\ngo(\"shelf\", 1);",
+            ),
+            (
+                Python,
+                "def go(name, ready):\n    ready = ready or ask()\n    if not ready:\n        return\n    show(name)\n\ngo(\"shelf\", False)\n",
+            ),
+            (
+                CSharp,
+                "void Go(string name, bool ready) { ready = Ask(); if (!ready) { return; } show(name); }\nvoid F() => Go(\"shelf\", false);",
+            ),
+        ],
+    );
+}
+
+#[test]
 fn a_function_that_makes_the_name() {
     row(
         "shelf/3",
