@@ -7,8 +7,6 @@ mod starts;
 mod view;
 
 #[cfg(test)]
-mod overlay_tests;
-#[cfg(test)]
 mod tests;
 
 pub(crate) use merge::merge;

@@ -26,6 +26,7 @@ mod shadows;
 mod stacks;
 mod starts;
 mod targets;
+mod view;
 
 #[cfg(test)]
 mod tests;

@@ -3,10 +3,11 @@
 use super::containers::visible;
 use super::graph::{Argument, Call, Graph};
 use super::patterns::{Fit, TEXT, fit};
-use super::stacks::{Opened, Stood, opened};
+use super::stacks::{Opened, opened};
+use super::view::View;
 use crate::facts::{
-    ActionId, Addresses, ArgumentFact, CallFact, Choice, ContainerId, HostHint, RouteId, RouteKey, ScreenId,
-    Sight, Slot, TargetFact, Unknown, ValueType,
+    ActionId, Addresses, ArgumentFact, CallFact, Choice, RouteId, RouteKey, ScreenId, Slot, TargetFact,
+    Unknown, ValueType,
 };
 use crate::model::{CallStatus, RouteKind, Style};
 use crate::names::spelling;
@@ -162,98 +163,6 @@ pub(super) fn ways(target: &TargetFact, style: Style, graph: &Graph<'_>) -> Vec<
         _ => return Vec::new(),
     };
     resolved.targets
-}
-
-/// What a call can see: the routes its screens are shown by, and the containers around.
-#[derive(Default)]
-struct View {
-    /// Routes that show its screens.
-    standing: Vec<RouteId>,
-    /// Containers its screens stand in.
-    containers: Vec<ContainerId>,
-    /// Containers its screens host: what is on top there is not known.
-    hosted: Vec<ContainerId>,
-    /// The controller is of a host further out, which may hold anything.
-    outer: bool,
-    /// It says itself through which containers it goes.
-    anywhere: bool,
-    /// The controller's own host is known.
-    controller: bool,
-    /// Its places in stacks.
-    stacks: Vec<Stood>,
-}
-
-impl View {
-    fn of(fact: &CallFact, screens: &[ScreenId], graph: &Graph<'_>) -> Self {
-        let routes = screens.iter().flat_map(|&screen| graph.screens[screen].routes.iter().copied());
-        let standing: Vec<RouteId> =
-            routes.filter(|&route| graph.routes[route].container.is_some()).collect();
-        let containers = standing.iter().filter_map(|&route| graph.routes[route].container);
-        let containers = containers.flat_map(|container| seen_through(container, 0, graph)).collect();
-        let mut hosted: Vec<ContainerId> =
-            screens.iter().flat_map(|&s| graph.screens[s].hosts.iter().copied()).collect();
-        let (mut outer, mut anywhere) = (false, false);
-        match &fact.host {
-            // A host that is named decides, wherever the call is.
-            Some(HostHint::Id(id)) => {
-                let named = graph.hosts.iter().filter(|host| host.id.as_ref() == Some(id));
-                hosted.extend(named.flat_map(|host| host.containers.iter().copied()));
-            }
-            Some(HostHint::Outer) => outer = true,
-            Some(HostHint::Any) => anywhere = true,
-            Some(HostHint::Container(key) | HostHint::Within(key)) => {
-                hosted = graph.containers.position(|c| c.fact.key == *key).into_iter().collect();
-            }
-            None => {}
-        }
-        let controller = matches!(fact.host, Some(HostHint::Container(_))) && !hosted.is_empty();
-        let stacks = match fact.host {
-            // What is done to a path may happen wherever in the stack one is.
-            Some(HostHint::Container(_)) => places(&hosted, false),
-            Some(HostHint::Within(_)) => places(&hosted, true),
-            _ => screens.iter().flat_map(|&screen| graph.screens[screen].stacks.iter().copied()).collect(),
-        };
-        Self { standing, containers, hosted, outer, anywhere, controller, stacks }
-    }
-
-    /// Whether nothing is known of where the call stands.
-    fn is_blank(&self) -> bool {
-        self.outer || (self.containers.is_empty() && self.hosted.is_empty())
-    }
-
-    /// Whether a route can be named from here.
-    fn sees(&self, route: RouteId, graph: &Graph<'_>) -> bool {
-        let Some(container) = graph.routes[route].container else { return true };
-        let holder = &graph.containers[container];
-        match holder.sight {
-            Sight::Anywhere | Sight::Through => true,
-            _ if self.anywhere => true,
-            Sight::Inside if self.controller => self.hosted.contains(&container),
-            Sight::Inside if self.outer => holder.is_app,
-            Sight::Below if self.outer => holder.parents.is_empty(),
-            _ if self.containers.is_empty() => true,
-            Sight::AtOrAbove => true,
-            Sight::Inside => self.containers.contains(&container),
-            Sight::Below => {
-                let here = self.containers.iter().chain(&self.hosted);
-                here.into_iter().any(|&own| graph.is_within(own, container))
-            }
-        }
-    }
-
-    fn is_hosted(&self, container: ContainerId, graph: &Graph<'_>) -> bool {
-        graph.around(container).iter().any(|around| self.hosted.contains(around))
-    }
-}
-
-/// A container, or, where it is no place to call from, those that its hosts stand in.
-fn seen_through(container: ContainerId, depth: usize, graph: &Graph<'_>) -> Vec<ContainerId> {
-    if graph.containers[container].sight != Sight::Through {
-        return vec![container];
-    }
-    let hosts = graph.screens.iter().filter(|screen| depth < 8 && screen.hosts.contains(&container));
-    let around = hosts.flat_map(|screen| &screen.routes).filter_map(|&route| graph.routes[route].container);
-    around.flat_map(|outer| seen_through(outer, depth + 1, graph)).collect()
 }
 
 /// An id: of an action of its own, of the graphs around, or of a destination that can be seen.
@@ -533,10 +442,6 @@ fn by_type(class: Ref, view: &View, graph: &Graph<'_>) -> Resolved {
             ..Resolved::to(found)
         },
     }
-}
-
-fn places(stacks: &[ContainerId], at_root: bool) -> Vec<Stood> {
-    stacks.iter().map(|&stack| Stood { stack, at_root, shows: false }).collect()
 }
 
 /// What is registered for a value's type.

@@ -5,6 +5,7 @@
 //! cyclic constants and self-calling helpers end.
 
 mod additions;
+mod asked;
 mod build;
 mod callbacks;
 mod collections;
@@ -16,6 +17,7 @@ mod extensions;
 mod formats;
 mod imports;
 mod library;
+mod lineage;
 mod makes;
 mod members;
 mod objects;

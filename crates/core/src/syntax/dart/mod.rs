@@ -1,8 +1,10 @@
 //! Dart's lens (dart.dev, "Dart language specification").
 
+mod collections;
 mod declarations;
 mod expressions;
 mod idioms;
+mod parameters;
 mod patterns;
 mod statements;
 

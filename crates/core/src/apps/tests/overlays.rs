@@ -1,11 +1,7 @@
 //! What several builds of one app have in each other's place.
 
-use crate::fixture;
+use super::scanned;
 use crate::model::Document;
-
-fn scanned(tree: &str) -> Document {
-    fixture::scan(fixture::files(tree)).document
-}
 
 /// Findings, but for the literals.
 fn said(document: &Document) -> Vec<String> {
