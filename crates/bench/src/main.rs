@@ -5,11 +5,13 @@ mod app;
 mod measure;
 
 use clap::Parser;
-use fallow_lantern_core::{scan_sources, source, syntax};
+use fallow_lantern_core::model::Place;
+use fallow_lantern_core::{Options, scan_sources, scan_with, source, syntax};
 use measure::{Measured, measured};
 use rayon::prelude::*;
 use std::io::{self, Write as _};
 use std::path::{Path, PathBuf};
+use std::sync::{Mutex, PoisonError};
 
 /// Writes a synthetic app of a number of files, or several of equal names, and measures a scan of it.
 #[derive(Debug, Parser)]
@@ -23,6 +25,9 @@ struct Arguments {
     /// How many apps the files are spread over, each with the same names
     #[arg(long, default_value_t = 1)]
     apps: usize,
+    /// Instead of measuring, list what looks like navigation in this folder and became no call
+    #[arg(long, value_name = "FOLDER")]
+    account: Option<PathBuf>,
     /// Write the app here, measure nothing, and leave it
     #[arg(long, value_name = "FOLDER")]
     keep: Option<PathBuf>,
@@ -33,6 +38,9 @@ fn main() -> Result<(), Box<dyn std::error::Error>> {
     if let Some(folder) = &arguments.keep {
         write(&arguments, folder, arguments.files.first().copied().unwrap_or_default())?;
         return Ok(());
+    }
+    if let Some(folder) = &arguments.account {
+        return account(folder);
     }
     let out = &mut anstream::stdout().lock();
     writeln!(
@@ -65,6 +73,19 @@ fn main() -> Result<(), Box<dyn std::error::Error>> {
             writeln!(out, "{files:>7} {lines:>9} {what:<12} {seconds:>8.2} {rate:>10.0} {peak:>9.0}")?;
         }
     }
+    Ok(())
+}
+
+/// Lists the places of a folder that look like navigation and became no call.
+fn account(folder: &Path) -> Result<(), Box<dyn std::error::Error>> {
+    let found = Mutex::new(Vec::new());
+    let told = |places: Vec<Place>| found.lock().unwrap_or_else(PoisonError::into_inner).extend(places);
+    scan_with(folder, ".", &Options { account: Some(&told), ..Options::default() })?;
+    let out = &mut anstream::stdout().lock();
+    let mut places = found.into_inner().unwrap_or_else(PoisonError::into_inner);
+    places.sort();
+    places.dedup();
+    places.iter().try_for_each(|place| writeln!(out, "{}:{}", place.file, place.line))?;
     Ok(())
 }
 

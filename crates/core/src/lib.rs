@@ -8,6 +8,7 @@
 //!
 //! Nothing here prints, exits or keeps state between scans.
 
+mod account;
 mod apps;
 mod document;
 mod error;

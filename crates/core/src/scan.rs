@@ -4,10 +4,11 @@
 //! declare, and who uses the helpers they declare, is then looked for in the rest by words, and only
 //! the files that may have it are parsed as well; again until nothing new is named.
 
+use crate::account::unaccounted;
 use crate::apps::{Part, merge, parts, view};
 use crate::facts::Facts;
 use crate::link::{Around, complete, link};
-use crate::model::{Document, Skipped};
+use crate::model::{Document, Place, Skipped};
 use crate::parsing::Parsing;
 use crate::recover::{LIBRARIES, ROOMS, STYLES, recover};
 use crate::rules;
@@ -46,6 +47,8 @@ pub struct Options<'o> {
     pub settings_path: Option<PathBuf>,
     /// Keep to the app of this name, or of this folder.
     pub app: Option<String>,
+    /// Told of places that look like navigation and became no call: those who mend recoverers ask.
+    pub account: Option<&'o (dyn Fn(Vec<Place>) + Sync)>,
     /// Told of every step, from any thread.
     pub watch: Option<&'o (dyn Fn(Progress) + Sync)>,
 }
@@ -191,6 +194,10 @@ fn link_part(
         if more.is_empty() {
             let around = Around { half_read: files.half_read(sources), exported: part.app.is_none() };
             let graph = complete(linked, values, &options.settings, around);
+            if let Some(told) = options.account {
+                let left = unaccounted(values, &graph).into_iter();
+                told(left.map(|at| at.place(sources)).collect());
+            }
             let document = document::write(&graph, &program, rules::judge(&graph), label);
             return Document { skipped: files.problems, ..document };
         }

@@ -22,7 +22,13 @@ impl<'a> Apps<'a> {
         let bar = Bar::new();
         let watch = |progress| bar.show(progress);
         let app = app.map(str::to_owned);
-        let options = Options { settings, settings_path: Some(settings_path), app, watch: Some(&watch) };
+        let options = Options {
+            settings,
+            settings_path: Some(settings_path),
+            app,
+            watch: Some(&watch),
+            ..Options::default()
+        };
         Ok(scan_with(path, &path.to_string_lossy(), &options)?)
     }
 

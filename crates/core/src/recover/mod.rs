@@ -32,6 +32,8 @@ pub struct StyleRecoverer {
     pub speaks: fn(Language) -> bool,
     /// A code file that holds none of these has nothing to recover. Markup is always read.
     pub words: &'static [&'static str],
+    /// Functions by whose names one navigates in it: each use must become a call or be known not to be one.
+    pub verbs: &'static [&'static str],
     /// One file in, its facts out.
     pub recover: fn(u32, &Values<'_>, &mut Facts),
     /// How its names work.
@@ -57,6 +59,7 @@ impl StyleRecoverer {
         style: None,
         speaks: |_| false,
         words: &[],
+        verbs: &[],
         recover: |_, _, _| {},
         ways: Ways::PLAIN,
         joins: &[],

@@ -1,7 +1,7 @@
 //! What was recovered and linked, as a short listing to compare inline.
 
 use crate::fixture;
-use crate::model::{Document, Place};
+use crate::model::{Document, Place, Severity};
 use expect_test::Expect;
 
 /// Scans a fixture.
@@ -82,6 +82,13 @@ pub(crate) fn results(document: &Document) -> String {
         .results
         .iter()
         .map(|result| format!("{} {} {}", result.side, result.key.as_deref().unwrap_or("?"), at(&result.at)));
+    lines.collect::<Vec<_>>().join("\n")
+}
+
+/// A line a finding above a note: `error argument-type Shelf.kt:4 …`.
+pub(crate) fn said(document: &Document) -> String {
+    let loud = document.findings.iter().filter(|finding| finding.severity > Severity::Note);
+    let lines = loud.map(|f| format!("{} {} {} {}", f.severity, f.rule, at(&f.at), f.message));
     lines.collect::<Vec<_>>().join("\n")
 }
 

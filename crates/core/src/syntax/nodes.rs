@@ -158,6 +158,8 @@ pub struct Variable {
     pub annotations: Vec<Annotation>,
     /// The type it extends.
     pub receiver: Option<TypeName>,
+    /// What its name is computed from: `[Screens.Shelf]: …`.
+    pub key: Option<Id>,
     /// Declared type.
     pub ty: Option<TypeName>,
     /// Its first value.
@@ -316,6 +318,7 @@ impl Kind {
             Self::Variable(variable) => notes(&variable.annotations)
                 .chain(variable.init)
                 .chain(variable.each)
+                .chain(variable.key)
                 .chain(variable.delegate)
                 .chain(variable.getter)
                 .chain(variable.setter)

@@ -4,7 +4,6 @@ use super::build::Step;
 use super::rounds::Round;
 use super::{Expr, Frame, Fuel, Ref, Values};
 use crate::syntax::{Arg, BinaryOp, Call, Entry, Kind};
-use std::sync::Arc;
 
 /// The entries of a map, as far as they are known.
 #[derive(Debug, Default)]
@@ -62,6 +61,10 @@ impl Values<'_> {
             found.open = true;
             return;
         };
+        if let Some(all) = self.rest_of(list) {
+            found.known.extend(all.iter().cloned());
+            return;
+        }
         match self.kind(list.at) {
             Kind::List(items) => self.collect_items(list, items, fuel, found),
             Kind::Call(call) if self.is_loop(list.at, call) => self.collect_each(list, call, fuel, found),
@@ -197,7 +200,7 @@ impl Values<'_> {
         }
         for element in &over.known {
             let bound = params.first().map(|&id| (Ref { file: list.at.file, id }, element.clone()));
-            let env = Some(Arc::new(Frame { bound: bound.into_iter().collect(), up: list.env.clone() }));
+            let env = Frame::env(bound.into_iter().collect(), list.env.clone());
             found.known.push(Expr { at: list.with(value).at, env });
         }
         if over.known.is_empty() {

@@ -5,7 +5,6 @@ use super::collections::Elements;
 use super::rounds::Round;
 use super::{Expr, Frame, Fuel, Ref, Values};
 use crate::syntax::{Id, Kind, Listing};
-use std::sync::Arc;
 
 impl Values<'_> {
     /// What stands in a list or an object at a place or under a name; of what a loop takes, in each
@@ -114,7 +113,7 @@ impl Values<'_> {
                 .iter()
                 .map(|(at, first)| (*at, if *first { key.clone() } else { value.clone() }))
                 .collect();
-            Expr { at: of.at, env: Some(Arc::new(Frame { bound, up: of.env.clone() })) }
+            Expr { at: of.at, env: Frame::env(bound, of.env.clone()) }
         });
         Some(each.collect())
     }

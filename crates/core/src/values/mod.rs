@@ -71,7 +71,16 @@ pub type Env = Option<Arc<Frame>>;
 #[derive(Debug)]
 pub struct Frame {
     bound: Vec<(Ref, Expr)>,
+    /// What a parameter that takes any number is given; `bound` has the first of it.
+    rest: Option<(Ref, Vec<Expr>)>,
     up: Env,
+}
+
+impl Frame {
+    /// Bindings of one to one.
+    fn env(bound: Vec<(Ref, Expr)>, up: Env) -> Env {
+        Some(Arc::new(Self { bound, rest: None, up }))
+    }
 }
 
 impl Expr {
@@ -96,6 +105,18 @@ impl Expr {
         Self { at: self.at, env }
     }
 
+    /// All that a parameter of any number is given here.
+    fn bound_rest(&self, parameter: Ref) -> Option<&[Expr]> {
+        let mut frame = self.env.as_ref();
+        while let Some(inner) = frame {
+            match &inner.rest {
+                Some((at, all)) if *at == parameter => return Some(all),
+                _ => frame = inner.up.as_ref(),
+            }
+        }
+        None
+    }
+
     /// What a parameter is bound to here.
     fn bound(&self, parameter: Ref) -> Option<Expr> {
         let mut frame = self.env.as_ref();
@@ -116,9 +137,10 @@ fn rebased(env: &Env, outer: &Env, done: &mut FxHashMap<*const Frame, Env>) -> E
     if let Some(known) = done.get(&key) {
         return known.clone();
     }
-    let bound = frame.bound.iter();
-    let bound = bound.map(|(at, to)| (*at, Expr { at: to.at, env: rebased(&to.env, outer, done) })).collect();
-    let made = Some(Arc::new(Frame { bound, up: rebased(&frame.up, outer, done) }));
+    let mut moved = |to: &Expr| Expr { at: to.at, env: rebased(&to.env, outer, done) };
+    let bound = frame.bound.iter().map(|(at, to)| (*at, moved(to))).collect();
+    let rest = frame.rest.as_ref().map(|(at, all)| (*at, all.iter().map(&mut moved).collect()));
+    let made = Some(Arc::new(Frame { bound, rest, up: rebased(&frame.up, outer, done) }));
     done.insert(key, made.clone());
     made
 }

@@ -21,7 +21,8 @@ impl<'p> Values<'p> {
         let may_trail = self.tree(at.at).idioms.trailing_lambdas && args.len() < params.len();
         let trailing = args.last().filter(lambda).filter(|_| may_trail);
         let rest = &args[..args.len() - usize::from(trailing.is_some())];
-        let mut unnamed = rest.iter().filter(|arg| arg.is_by_place());
+        let mut unnamed = self.by_place(rest, at).into_iter();
+        let mut many = None;
         for (i, &id) in params.iter().enumerate() {
             let Some(parameter) = tree.parameter(id) else { continue };
             let named = args.iter().find(|arg| arg.name.as_deref() == Some(parameter.called()));
@@ -29,18 +30,47 @@ impl<'p> Values<'p> {
             let by_name =
                 parameter.is(Modifier::Named) || parameter.label.as_ref().is_some_and(|l| !l.is_empty());
             let by_place = || if by_name { None } else { unnamed.next() };
-            let given = named.or(last).or_else(by_place).map(|arg| at.with(arg.value));
+            let given = named.or(last).map(|arg| at.with(arg.value)).or_else(by_place);
             let value = given.or_else(|| {
                 parameter.default.map(|default| Expr { at: Ref { file, id: default }, env: up.clone() })
             });
             if let Some(value) = value {
+                if parameter.is_vararg() && named.is_none() {
+                    let all = std::iter::once(value.clone()).chain(unnamed.by_ref()).collect();
+                    many = Some((Ref { file, id }, all));
+                }
                 bound.push((Ref { file, id }, value));
             }
         }
         if bound.is_empty() {
             return up;
         }
-        Some(Arc::new(Frame { bound, up }))
+        Some(Arc::new(Frame { bound, rest: many, up }))
+    }
+
+    /// What is given by place; what is spread and known, element by element.
+    #[must_use]
+    pub fn by_place(&self, args: &[Arg], at: &Expr) -> Vec<Expr> {
+        let mut found = Vec::new();
+        for arg in args.iter().filter(|arg| arg.is_by_place()) {
+            let value = at.with(arg.value);
+            let elements = arg.spread.then(|| self.rest_of(&value)).flatten();
+            match elements {
+                Some(elements) => found.extend(elements.iter().cloned()),
+                None => found.push(value),
+            }
+        }
+        found
+    }
+
+    /// All that a name stands for, where it is a parameter of any number.
+    #[must_use]
+    pub fn rest_of<'e>(&self, expr: &'e Expr) -> Option<&'e [Expr]> {
+        let Kind::Name(name) = self.kind(expr.at) else { return None };
+        match self.resolve(expr.at, name)? {
+            Def::Parameter(parameter) => expr.bound_rest(parameter),
+            _ => None,
+        }
     }
 
     /// The bindings that a method sees: those of the object it is called on.
@@ -185,7 +215,7 @@ impl<'p> Values<'p> {
             Some((Ref { file: class.file, id: member }, object.with(arg.value)))
         });
         let bound: Vec<(Ref, Expr)> = set.collect();
-        if bound.is_empty() { up } else { Some(Arc::new(Frame { bound, up })) }
+        if bound.is_empty() { up } else { Frame::env(bound, up) }
     }
 
     /// A member of an object: its own, or its bases' with what it hands to their constructors.

@@ -4,7 +4,6 @@
 use super::rounds::Round;
 use super::{Def, Expr, Frame, Fuel, Ref, Values};
 use crate::syntax::{Id, Kind};
-use std::sync::Arc;
 
 /// More rounds than this are not told apart.
 const MAX_ROUNDS: usize = 128;
@@ -82,7 +81,7 @@ impl Values<'_> {
         }
         let bound = rounds.each.iter().map(|round| Expr {
             at: way.at,
-            env: Some(Arc::new(Frame { bound: self.bound_in(way, around, round), up: way.env.clone() })),
+            env: Frame::env(self.bound_in(way, around, round), way.env.clone()),
         });
         bound.collect()
     }

@@ -45,6 +45,7 @@ pub(super) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "Screen>",
         "Builder.load",
     ],
+    verbs: &["switch_to"],
     recover,
     ways: Ways { names: Names::Text, choice: Choice::FirstOfAName(Space::Container), ..Ways::PLAIN },
     joins: &[arguments::JOIN],

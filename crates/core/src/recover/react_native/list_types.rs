@@ -5,7 +5,7 @@ use crate::facts::{At, ParameterFact};
 use crate::model::Via;
 use crate::recover::code;
 use crate::syntax::{Kind, Modifier, TypeName};
-use crate::values::{Def, Ref, Values};
+use crate::values::{Def, Expr, Ref, Shape, Values};
 
 /// Types of types are followed this deep.
 const MAX_DEPTH: usize = 8;
@@ -38,7 +38,7 @@ pub(super) fn is_list(list: Ref, values: &Values<'_>) -> bool {
     values.lineage(list).iter().any(|&at| values.class(at).is_some_and(|class| !class.members.is_empty()))
 }
 
-fn class_of(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Ref> {
+pub(super) fn class_of(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Ref> {
     match ty.described {
         Some(id) => Some(Ref { file: at.file, id }),
         None if ty.name.is_empty() => None,
@@ -47,7 +47,7 @@ fn class_of(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Ref> {
 }
 
 /// The types that one of the source is put together from, those of its own bases included.
-fn supers<'p>(own: Ref, values: &Values<'p>) -> Vec<(Ref, &'p TypeName)> {
+pub(super) fn supers<'p>(own: Ref, values: &Values<'p>) -> Vec<(Ref, &'p TypeName)> {
     let lineage = values.lineage(own).into_iter();
     let all = lineage.filter_map(|at| Some((at, values.class(at)?)));
     all.flat_map(|(at, class)| class.supers.iter().map(move |base| (at, &base.ty))).collect()
@@ -112,12 +112,45 @@ fn of_route(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<Parameter
 
 fn of_pair(ty: &TypeName, at: Ref, values: &Values<'_>) -> Option<Vec<ParameterFact>> {
     let [list, name, ..] = ty.args.as_slice() else { return None };
-    of_list(class_of(list, at, values)?, name.name.trim_matches(['\'', '"']), values)
+    of_list(class_of(list, at, values)?, &route_named(name, at, values), values)
+}
+
+/// The name of a route as a type says it: `'Item'`, or a case of an enum, `Screens.Item`.
+fn route_named(ty: &TypeName, at: Ref, values: &Values<'_>) -> String {
+    let case = || {
+        let (holder, case) = ty.name.rsplit_once('.')?;
+        let holder = values.class_named(at, holder)?;
+        match values.member_of_class(holder, case)? {
+            Def::Variable(variable) => values.initial_text(variable)?.plain(),
+            Def::Class(entry) => values.initial_text(entry)?.plain(),
+            _ => None,
+        }
+    };
+    case().unwrap_or_else(|| ty.name.trim_matches(['\'', '"']).to_owned())
 }
 
 fn member<'p>(class: Ref, name: &str, values: &Values<'p>) -> Option<(Ref, &'p TypeName)> {
-    let Def::Variable(at) = values.member_of_class(class, name)? else { return None };
+    let at = match values.member_of_class(class, name) {
+        Some(Def::Variable(at)) => at,
+        _ => computed_member(class, name, values)?,
+    };
     Some((at, values.tree(at).variable(at.id)?.ty.as_ref()?))
+}
+
+/// `[Screens.Shelf]: …`, by what the key comes to.
+fn computed_member(class: Ref, name: &str, values: &Values<'_>) -> Option<Ref> {
+    let lineage = values.lineage(class).into_iter();
+    let members = lineage.flat_map(|own| {
+        let ids = values.class(own).map(|class| class.members.as_slice()).unwrap_or_default();
+        ids.iter().map(move |&id| Ref { file: own.file, id })
+    });
+    let is_named = |at: &Ref| {
+        let key = values.tree(*at).variable(at.id).and_then(|variable| variable.key);
+        let texts =
+            key.map(|key| values.eval(&Expr::new(Ref { file: at.file, id: key }))).unwrap_or_default();
+        matches!(texts.as_slice(), [one] if one.shape().and_then(Shape::plain).as_deref() == Some(name))
+    };
+    members.into_iter().find(is_named)
 }
 
 /// The parameters that a type names; `None` where it does not say which.

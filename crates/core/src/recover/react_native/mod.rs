@@ -9,6 +9,8 @@ mod navigators;
 #[cfg(test)]
 mod people_tests;
 mod taken;
+#[cfg(test)]
+mod typed_tests;
 
 pub(super) mod file_route;
 pub(super) mod flux_scene;

@@ -1,11 +1,14 @@
 //! Objects that calls are made on: what a screen is handed, what hooks and references give.
 
-use super::list_types::{is_list, list_of};
+use super::list_types::{self, is_list, list_of};
 use crate::facts::HostHint;
 use crate::recover::code;
 use crate::syntax::{BinaryOp, Call, Kind, TypeName};
 use crate::values::{Def, Expr, Ref, Site, Values};
 
+/// What the names of the packages' types of navigation objects end in.
+const OBJECT_TYPES: &[&str] =
+    &["NavigationProp", "NavigationContainerRef", "NavigationContainerRefWithCurrent"];
 /// Names are followed this far.
 const MAX_DEPTH: usize = 10;
 
@@ -56,7 +59,7 @@ fn by_name(expr: &Expr, name: &str, depth: usize, values: &Values<'_>) -> Option
                 return at(&given, depth + 1, values);
             }
             let ty = values.tree(parameter).parameter(parameter.id)?.ty.as_ref();
-            let by_type = ty.is_some_and(is_navigation_type);
+            let by_type = ty.is_some_and(|ty| is_navigation_type(ty, parameter, values));
             (by_type || matches!(name, "navigation" | "nav"))
                 .then(|| Navigation { list: ty.and_then(|ty| list_of(ty, parameter, values)), host: None })
         }
@@ -71,19 +74,34 @@ fn by_member(expr: &Expr, depth: usize, values: &Values<'_>) -> Option<Navigatio
         Some(Def::Parameter(at)) => values.tree(at).parameter(at.id).and_then(|p| Some((at, p.ty.as_ref()?))),
         _ => None,
     };
-    if let Some((at, ty)) = declared.filter(|(_, ty)| is_navigation_type(ty)) {
+    if let Some((at, ty)) = declared.filter(|(at, ty)| is_navigation_type(ty, *at, values)) {
         return Some(Navigation { list: list_of(ty, at, values), host: None });
     }
     let behind = values.value_behind(expr).or_else(|| values.entry_behind(expr));
     at(&behind.filter(|behind| behind.at != expr.at)?, depth + 1, values)
 }
 
-fn is_navigation_type(ty: &TypeName) -> bool {
-    let name = ty.simple();
-    name.ends_with("NavigationProp")
-        || name.ends_with("NavigationContainerRef")
-        || name.ends_with("NavigationContainerRefWithCurrent")
-        || name == "NavigationHelpers"
+/// Whether a type is of navigation objects: by its own name, by that of the type it stands for, or by
+/// what a reference holds.
+fn is_navigation_type(ty: &TypeName, at: Ref, values: &Values<'_>) -> bool {
+    is_type_within(ty, at, 0, values)
+}
+
+fn is_type_within(ty: &TypeName, at: Ref, depth: usize, values: &Values<'_>) -> bool {
+    if depth > MAX_DEPTH {
+        return false;
+    }
+    let inside = |inner: &TypeName| is_type_within(inner, at, depth + 1, values);
+    match ty.simple() {
+        "NavigationHelpers" => true,
+        "RefObject" | "MutableRefObject" | "ForwardedRef" | "Ref" | "NonNullable" | "Partial" | "Pick"
+        | "Omit" => ty.args.first().is_some_and(inside),
+        name if OBJECT_TYPES.iter().any(|end| name.ends_with(end)) => true,
+        _ => {
+            let supers = list_types::class_of(ty, at, values).map(|own| list_types::supers(own, values));
+            supers.into_iter().flatten().any(|(at, base)| is_type_within(base, at, depth + 1, values))
+        }
+    }
 }
 
 /// `props.navigation`, `this.props.navigation`, `{ navigation }` of a parameter.
@@ -147,7 +165,7 @@ fn by_call(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Optio
             Some(Navigation { list, host: Some(HostHint::Any) })
         }
         "createRef" | "useRef" => {
-            let by_type = call.types.first().is_some_and(is_navigation_type);
+            let by_type = call.types.first().is_some_and(|ty| is_navigation_type(ty, expr.at, values));
             (by_type || is_called_navigation(expr.at, values))
                 .then(|| Navigation { list: own.flatten(), host: Some(HostHint::Any) })
         }

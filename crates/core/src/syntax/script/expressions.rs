@@ -166,7 +166,7 @@ impl Script<'_> {
     }
 
     /// The name of a property as text; `[x]` as what it is.
-    fn key(&mut self, node: Node<'_>) -> Id {
+    pub(super) fn key(&mut self, node: Node<'_>) -> Id {
         match node.kind() {
             "computed_property_name" => match named(node).first() {
                 Some(inner) => self.expression(*inner),

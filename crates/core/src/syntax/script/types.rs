@@ -131,10 +131,12 @@ impl Script<'_> {
         let ty = annotation.map(|n| self.type_name(n));
         let init = ty.as_ref().and_then(|ty| ty.described);
         let optional = has(node, "?");
+        let computed = (name.kind() == "computed_property_name").then(|| self.key(name));
         let variable = Variable {
             name: self.0.str(name).trim_matches(['\'', '"']).into(),
             name_span: span(name),
             modifiers: if optional { vec![Modifier::Optional] } else { Vec::new() },
+            key: computed,
             ty,
             init,
             ..Variable::default()

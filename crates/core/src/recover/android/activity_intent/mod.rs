@@ -23,6 +23,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::ActivityIntent),
     speaks: SPEAKS,
     words: &["Intent", "Activity", "intent", "finish()"],
+    verbs: &["startActivity", "startActivityForResult", "startActivities", "startActivityIfNeeded"],
     recover,
     ways: Ways { unopened: Unopened::ByItsScreen, unknown: Unknown::External, ..WAYS },
     ..StyleRecoverer::SHARED

@@ -14,6 +14,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::ComposeString),
     speaks: SPEAKS,
     words: WORDS,
+    verbs: &["navigate", "popBackStack", "navigateUp"],
     recover,
     ways: Ways { names: Names::Text, ..WAYS },
     ..StyleRecoverer::SHARED

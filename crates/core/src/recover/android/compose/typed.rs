@@ -15,6 +15,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::ComposeTyped),
     speaks: SPEAKS,
     words: WORDS,
+    verbs: &["navigate", "popBackStack", "navigateUp"],
     recover,
     ways: Ways { names: Names::Types, ..WAYS },
     ..StyleRecoverer::SHARED

@@ -21,6 +21,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::ComposeStack),
     speaks: SPEAKS,
     words: &["NavDisplay", "NavKey", "NavEntry", "NavBackStack", "entryProvider", "EntryProvider", PACKAGE],
+    verbs: &["removeLastOrNull", "removeLast"],
     recover,
     ways: Ways { names: Names::Types, passes: Passes::Checked, ..WAYS },
     ..StyleRecoverer::SHARED

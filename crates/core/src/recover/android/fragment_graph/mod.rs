@@ -37,6 +37,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "SavedStateHandle",
         "R.navigation",
     ],
+    verbs: &["navigate", "popBackStack", "navigateUp"],
     recover,
     ways: Ways { names: Names::Ids, ..WAYS },
     joins: &[hosts::JOIN, menus::JOIN],

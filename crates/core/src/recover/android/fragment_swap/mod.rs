@@ -19,6 +19,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::FragmentSwap),
     speaks: SPEAKS,
     words: &["Fragment"],
+    verbs: &["beginTransaction", "popBackStack"],
     recover,
     ways: Ways { unopened: Unopened::Shown, ..WAYS },
     ..StyleRecoverer::SHARED

@@ -22,6 +22,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::Voyager),
     speaks: SPEAKS,
     words: &["cafe.adriel.voyager"],
+    verbs: &["push", "replace", "replaceAll", "pop", "popUntil", "popAll", "popUntilRoot"],
     recover,
     ways: WAYS,
     ..StyleRecoverer::SHARED

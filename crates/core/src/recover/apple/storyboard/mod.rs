@@ -31,6 +31,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(STYLE),
     speaks: |language| matches!(language, Language::Swift | Language::ObjectiveC | Language::Storyboard),
     words: &["performSegue", "UIStoryboard", "UIStoryboardSegue"],
+    verbs: &["performSegue"],
     recover,
     ways: Ways { names: Names::Text, ..WAYS },
     says: &[Saying {

@@ -48,6 +48,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "\\.dismiss",
         "presentationMode",
     ],
+    verbs: &["NavigationLink"],
     recover,
     ways: Ways { names: Names::Types, passes: Passes::Checked, choice: Choice::InOrder, ..WAYS },
     says: &[Saying {

@@ -21,6 +21,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(STYLE),
     speaks: SPEAKS,
     words: &["NavigationLink"],
+    verbs: &["NavigationLink"],
     recover,
     ways: Ways { passes: Passes::Checked, ..WAYS },
     ..StyleRecoverer::SHARED

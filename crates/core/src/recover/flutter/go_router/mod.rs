@@ -20,6 +20,17 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::GoRouter),
     speaks: SPEAKS,
     words: &["GoRouter", "GoRoute", "go_router", "GoRouteData", "goNamed", "goBranch"],
+    verbs: &[
+        "go",
+        "goNamed",
+        "push",
+        "pushNamed",
+        "pushReplacement",
+        "pushReplacementNamed",
+        "replaceNamed",
+        "goBranch",
+        "pop",
+    ],
     recover,
     ways: Ways { names: Names::Text, choice: Choice::InOrder, ..Ways::PLAIN },
     ..StyleRecoverer::SHARED

@@ -23,6 +23,13 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::NamedTable),
     speaks: SPEAKS,
     words: &["pushNamed", "PushNamed", "onGenerateRoute", "initialRoute", "RouteSettings", "ModalRoute"],
+    verbs: &[
+        "pushNamed",
+        "pushReplacementNamed",
+        "popAndPushNamed",
+        "pushNamedAndRemoveUntil",
+        "restorablePushNamed",
+    ],
     recover,
     ways: Ways { names: Names::Text, choice: Choice::InOrder, addresses: Addresses::None, ..Ways::PLAIN },
     ..StyleRecoverer::SHARED

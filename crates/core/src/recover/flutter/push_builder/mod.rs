@@ -40,6 +40,18 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "BottomNavigationBar",
         "NavigationBar",
     ],
+    verbs: &[
+        "push",
+        "pushReplacement",
+        "pushAndRemoveUntil",
+        "pop",
+        "popUntil",
+        "maybePop",
+        "showDialog",
+        "showModalBottomSheet",
+        "showCupertinoModalPopup",
+        "showGeneralDialog",
+    ],
     recover,
     ways: Ways { unopened: Unopened::Shown, ..Ways::PLAIN },
     ..StyleRecoverer::SHARED

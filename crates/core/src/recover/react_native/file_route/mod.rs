@@ -20,6 +20,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::FileRoute),
     speaks: SPEAKS,
     words: &[PACKAGE],
+    verbs: &["push", "navigate", "replace", "back", "dismiss", "dismissTo", "dismissAll", "Link", "Redirect"],
     recover,
     ways: Ways { names: Names::Text, ..Ways::PLAIN },
     ..StyleRecoverer::SHARED

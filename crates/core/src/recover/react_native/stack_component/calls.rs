@@ -17,7 +17,7 @@ pub(in crate::recover::react_native) fn recover(
 ) {
     for method in all_methods(file, values) {
         let at = Expr::new(method.at);
-        let args: Vec<Expr> = method.call.args.iter().map(|arg| at.with(arg.value)).collect();
+        let args = values.by_place(&method.call.args, &at);
         let Some(step) = step(method.name, &args, values) else { continue };
         // An action says nothing of the list that the object is checked against.
         let checked = method.on.list.is_some() && !matches!(method.name, "dispatch" | "resetRoot");
@@ -111,14 +111,19 @@ fn add(
     };
     for site in sites(at, name, values) {
         let bound = |expr: &Expr| site.bind(expr);
-        let target = bound(name);
+        let mut target = bound(name);
+        let mut params = step.params.as_ref().map(bound);
+        // `navigate(...args)`: all that its caller passes.
+        if let Some([first, rest @ ..]) = values.rest_of(&target.clone()) {
+            target = first.clone();
+            params = params.or_else(|| rest.first().cloned());
+        }
         let through_wrapper = site.at != at;
         let written_as_is = !matches!(values.kind(name.at), Kind::Cast { .. });
         let place = code::callee_at(site.at, values);
         let base = CallFact::new(style, step.verb, site.at, place);
         let fact = code::said(base, &target, TargetFact::Named, values);
-        let (arguments, open) =
-            step.params.as_ref().map(|params| passed(&bound(params), values)).unwrap_or_default();
+        let (arguments, open) = params.as_ref().map(|params| passed(params, values)).unwrap_or_default();
         facts.calls.push(CallFact {
             arguments,
             open: open || step.merges,

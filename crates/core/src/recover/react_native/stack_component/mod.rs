@@ -26,6 +26,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::StackComponent),
     speaks: SPEAKS,
     words: &["@react-navigation/", "navigation.", "navigation }", "navigation,"],
+    verbs: &["navigate", "push", "replace", "goBack", "pop", "popToTop", "popTo", "jumpTo"],
     recover,
     ways: Ways { passes: Passes::Loosely, ..WAYS },
     says: &[Saying {

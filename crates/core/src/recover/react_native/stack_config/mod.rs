@@ -19,6 +19,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::StackConfig),
     speaks: SPEAKS,
     words: &["react-navigation", "uriPrefix"],
+    verbs: &["navigate", "push", "replace", "goBack", "pop", "popToTop"],
     recover,
     ways: Ways { passes: Passes::Loosely, ..WAYS },
     ..StyleRecoverer::SHARED

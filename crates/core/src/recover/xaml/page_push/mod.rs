@@ -35,6 +35,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "MainPage",
         "new Window(",
     ],
+    verbs: &["PushAsync", "PushModalAsync", "PopAsync", "PopModalAsync", "PopToRootAsync"],
     recover,
     ways: Ways {
         names: Names::Classes,

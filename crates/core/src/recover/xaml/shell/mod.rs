@@ -34,6 +34,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "ShellContent",
         "WithShellRoute",
     ],
+    verbs: &["GoToAsync"],
     recover,
     ways: Ways { choice: Choice::FirstOfAName(Space::Container), ..WAYS },
     says: &[Saying {

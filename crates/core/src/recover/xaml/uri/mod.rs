@@ -45,6 +45,7 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
         "UriMapp",
         "typeof(",
     ],
+    verbs: &["Navigate", "GoBack"],
     recover,
     ways: Ways { choice: Choice::InOrder, ..WAYS },
     joins: &[mapped::JOIN],
