@@ -81,13 +81,15 @@ impl Account<'_, '_> {
         })
     }
 
-    /// Whether the function around it is used where calls stand.
+    /// Whether the function around it is used, or an object of its class made, where calls stand.
     fn is_wrapped(&self, site: Ref, depth: usize) -> bool {
-        let around = self.values.enclosing_function(site).filter(|_| depth < MAX_AROUND);
-        around.is_some_and(|function| {
-            let uses = self.values.uses(function);
-            uses.into_iter().any(|used| self.is_call(used) || self.is_wrapped(used, depth + 1))
-        })
+        if depth >= MAX_AROUND {
+            return false;
+        }
+        let uses = self.values.enclosing_function(site).map(|at| self.values.uses(at)).unwrap_or_default();
+        let makes =
+            self.values.enclosing_named_class(site).map(|at| self.values.makes(at)).unwrap_or_default();
+        uses.iter().chain(makes).any(|&used| self.is_call(used) || self.is_wrapped(used, depth + 1))
     }
 }
 

@@ -151,6 +151,12 @@ pub(super) fn named<'n>(node: Node<'n>) -> Vec<Node<'n>> {
     node.named_children(&mut node.walk()).filter(|n| !n.is_extra() || n.is_error()).collect()
 }
 
+/// The parts of an expression: where a grammar has `this` and its like as bare words, those as well.
+pub(super) fn operands<'n>(node: Node<'n>) -> Vec<Node<'n>> {
+    let means = |n: &Node<'n>| n.is_named() || matches!(n.kind(), "this" | "super" | "base");
+    node.children(&mut node.walk()).filter(|n| means(n) && (!n.is_extra() || n.is_error())).collect()
+}
+
 /// The first child of a kind.
 pub(super) fn child<'n>(node: Node<'n>, kind: &str) -> Option<Node<'n>> {
     node.children(&mut node.walk()).find(|n| n.kind() == kind)

@@ -76,12 +76,16 @@ pub struct Idioms {
     pub makes_map: &'static [&'static str],
     /// The names of an entry's key, and of its value.
     pub entry_parts: [&'static [&'static str]; 2],
+    /// Objects are taken apart by the places of what they are made with.
+    pub parts_by_place: bool,
+    /// Records or tuples may name their fields.
+    pub named_tuples: bool,
     /// Members of a function value that run it.
     pub runs: &'static [&'static str],
     /// What makes a changed copy of an object of a data class.
     pub copies: &'static str,
     /// What makes a pair of its arguments.
-    pub pairs: &'static str,
+    pub pairs: &'static [&'static str],
     /// How the names of functions begin that escape text for its place in an address.
     pub escapes: &'static [&'static str],
     /// Fields without a value are parameters of what makes an object.
@@ -237,9 +241,11 @@ impl Idioms {
         map_rounds: None,
         makes_map: &[],
         entry_parts: [&[], &[]],
+        named_tuples: false,
+        parts_by_place: false,
         runs: &[],
         copies: "",
-        pairs: "",
+        pairs: &[],
         escapes: &["encode"],
         memberwise: false,
         self_type: "",

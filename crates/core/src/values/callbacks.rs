@@ -256,6 +256,8 @@ impl Values<'_> {
         let Some(parent) = tree.node(at.id).parent else { return false };
         match tree.kind(parent) {
             Kind::Variable(variable) => variable.init == Some(at.id),
+            // Run on the spot.
+            Kind::Call(call) => call.callee == at.id,
             Kind::Map(_) => tree.node(parent).parent.is_none_or(|id| tree.call(id).is_none()),
             _ => false,
         }

@@ -32,6 +32,8 @@ pub enum Datum {
     },
     /// An object: the call that makes it, or the declaration that is it.
     Object(Expr),
+    /// A function that is handed about: a lambda, or a name that stands for one.
+    Function(Expr),
     /// A number as written.
     Number(SmolStr),
     /// A truth value.
@@ -121,6 +123,9 @@ impl<'p> Values<'p> {
             }
             Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
             Kind::Index { .. } => self.eval_indexed(expr, fuel),
+            Kind::Lambda { .. } | Kind::Reference { .. } => {
+                vec![Value::new(Datum::Function(expr.clone()), Form::Dynamic)]
+            }
             Kind::Class(_) | Kind::Map(_) => vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],
             _ => Value::unknown(),
         };
@@ -359,6 +364,10 @@ impl<'p> Values<'p> {
         }
         if let Some(values) = self.eval_call_of_entry(expr, call, fuel) {
             return values;
+        }
+        if let Kind::Lambda { params, body } = self.kind(expr.with(call.callee).at) {
+            let env = self.bind(expr.at.file, params, &call.args, expr, expr.env.clone());
+            return self.eval_body(&Expr { at: expr.with(*body).at, env }, fuel);
         }
         match self.definition(&expr.with(call.callee), fuel) {
             Some(Def::Class(_)) => return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)],

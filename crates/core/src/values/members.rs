@@ -48,8 +48,23 @@ impl Values<'_> {
         if let Some(one) = place.and_then(|place| self.at_place(of, place, fuel)) {
             return Some(Elements::of(one));
         }
+        if let Some(one) = place.and_then(|place| self.component(of, place, fuel)) {
+            return Some(Elements::of(one));
+        }
         let list = self.elements_known(of, fuel);
         (!list.known.is_empty() && (place.is_none() || list.unplaced)).then_some(list)
+    }
+
+    /// What an object was made with at a place, in languages that take objects apart so
+    /// (kotlinlang.org, "Destructuring declarations").
+    fn component(&self, of: &Expr, place: usize, fuel: &Fuel) -> Option<Expr> {
+        if !self.tree(of.at).idioms.parts_by_place {
+            return None;
+        }
+        let made = self.built_with(of, fuel).root;
+        let (class, env) = self.object_env(&made, fuel)?;
+        let parameter = Ref { file: class.file, id: *self.class(class)?.params.get(place)? };
+        Expr { at: parameter, env }.bound(parameter)
     }
 
     /// What stands at a place, where all of a list is known and in order.

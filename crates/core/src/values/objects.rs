@@ -161,9 +161,28 @@ impl<'p> Values<'p> {
         self.own_env(object, &Fuel::new()).map(|(_, env)| env)
     }
 
+    /// A copy: what it changes, and the rest as in what it copies.
+    fn env_of_copy(&self, class: Ref, copy: &Expr, call: &Call, fuel: &Fuel) -> Option<(Ref, Env)> {
+        let of = copy.with(self.tree(copy.at).receiver(call)?);
+        let (_, env) = self.object_env(&self.built_with(&of, fuel).root, fuel)?;
+        let tree = self.tree(class);
+        let params = &self.class(class)?.params;
+        let changed = call.args.iter().enumerate().filter_map(|(place, arg)| {
+            let called =
+                |id: &&Id| tree.parameter(**id).is_some_and(|p| arg.name.as_deref() == Some(p.called()));
+            let parameter = if arg.name.is_some() { params.iter().find(called) } else { params.get(place) };
+            Some((Ref { file: class.file, id: *parameter? }, copy.with(arg.value)))
+        });
+        Some((class, Frame::env(changed.collect(), env)))
+    }
+
     fn own_env(&self, object: &Expr, fuel: &Fuel) -> Option<(Ref, Env)> {
+        let _step = fuel.step()?;
         match self.kind(object.at) {
             Kind::Class(_) => Some((object.at, object.env.clone())),
+            Kind::Call(call) if let Some(class) = self.copied_class(object, call) => {
+                self.env_of_copy(class, object, call, fuel)
+            }
             Kind::Call(call) => {
                 let (class, params) = match self.definition(&object.with(call.callee), fuel)? {
                     Def::Class(class) => (class, self.params_taking(class, object, call)),

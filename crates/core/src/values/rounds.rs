@@ -179,6 +179,9 @@ impl Values<'_> {
     }
 
     fn taken_by_loop(&self, of: &Expr, fuel: &Fuel) -> Option<Rounds> {
+        if self.rest_of(of).is_some() {
+            return None;
+        }
         match self.definition(of, fuel)? {
             Def::Variable(at) | Def::Parameter(at) if of.bound(at).is_some() => {
                 of.bound(at).map(Rounds::once)
@@ -198,7 +201,9 @@ impl Values<'_> {
     /// A part of an entry by the name that the language's library has for it: `entry.value`.
     pub(super) fn part_of_entry(&self, of: &Expr, name: &str, fuel: &Fuel) -> Option<Elements> {
         let parts = self.tree(of.at).idioms.entry_parts;
-        let place = parts.iter().position(|known| known.contains(&name))?;
+        let Some(place) = parts.iter().position(|known| known.contains(&name)) else {
+            return self.field_of_tuple(of, name, fuel);
+        };
         let parts = self.taken(of, fuel).map(|round| {
             self.pair_part(round, place, fuel).or_else(|| match round {
                 Round::One(tuple) => self.at_place(tuple, place, fuel),
@@ -206,6 +211,26 @@ impl Values<'_> {
             })
         });
         (!parts.known.is_empty()).then_some(parts)
+    }
+
+    /// A field of a record or tuple by its own name: `row.page` of `(title: 'Saw', page: SawPage())`.
+    fn field_of_tuple(&self, of: &Expr, name: &str, fuel: &Fuel) -> Option<Elements> {
+        if !self.tree(of.at).idioms.named_tuples {
+            return None;
+        }
+        let fields = self.taken(of, fuel).map(|round| {
+            let Round::One(tuple) = round else { return None };
+            let tuple = match self.kind(tuple.at) {
+                Kind::List(_) => tuple.clone(),
+                _ => self.built_with(tuple, fuel).root,
+            };
+            let Kind::List(fields) = self.kind(tuple.at) else { return None };
+            fields
+                .iter()
+                .find(|field| field.name.as_deref() == Some(name))
+                .map(|field| tuple.with(field.value))
+        });
+        (!fields.known.is_empty()).then_some(fields)
     }
 
     /// The first or second of what a round takes.
@@ -226,7 +251,8 @@ impl Values<'_> {
             }
             Kind::Call(call) => {
                 let tree = self.tree(pair.at);
-                let pairs = tree.callee(call).is_some_and(|(name, _)| tree.idioms.pairs == name.as_str());
+                let pairs =
+                    tree.callee(call).is_some_and(|(name, _)| tree.idioms.pairs.contains(&name.as_str()));
                 call.args.get(place).filter(|_| pairs).map(|arg| pair.with(arg.value))
             }
             _ => None,

@@ -40,7 +40,7 @@ pub(in crate::recover) const LIBRARY: Library = Library {
     plain: &["Bundle", "Intent", "NavDirections", "Uri"],
     hands_on: &[],
     enlists: &[],
-    keeps: &["remember", "rememberSaveable"],
+    keeps: &["coroutineScope", "remember", "rememberSaveable", "runBlocking", "withContext"],
     lists: &[],
     resources: &["R"],
     previews: |name| name.contains("Preview"),

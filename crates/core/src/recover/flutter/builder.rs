@@ -5,7 +5,8 @@ use super::widgets::is_widget;
 use crate::facts::{At, Shows};
 use crate::recover::code;
 use crate::syntax::{Arg, BinaryOp, Call, Kind};
-use crate::values::{Expr, Ref, Values};
+use crate::types::plain_type;
+use crate::values::{Datum, Expr, Ref, Values};
 
 /// Wrappers in wrappers are followed this deep.
 const MAX_DEPTH: usize = 16;
@@ -80,6 +81,7 @@ fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
             deeper(&expr.with(*right));
         }
         Kind::Name(_) | Kind::Member(_) => named(expr, depth, values, found),
+        Kind::Index { .. } => made_or_handed(expr, values).iter().for_each(deeper),
         // A constructor handed over whole.
         Kind::Reference { name, .. } => {
             let class = values.class_named(expr.at, name).filter(|&class| is_widget(class, values));
@@ -102,7 +104,30 @@ fn named(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
         }
         return;
     }
-    found.open.push(expr.clone());
+    let made = made_or_handed(expr, values);
+    if made.is_empty() {
+        return found.open.push(expr.clone());
+    }
+    made.iter().for_each(|made| collect(made, depth + 1, values, found));
+}
+
+/// The functions that a callee may be, where it is no function's own name: `make()`, `builders[key]!(c)`.
+fn handed_functions(callee: &Expr, values: &Values<'_>) -> Vec<Expr> {
+    let found = values.eval(callee).into_iter().filter_map(|value| match value.datum {
+        Datum::Function(function) => Some(function),
+        _ => None,
+    });
+    found.filter(|function| function.at != callee.at).collect()
+}
+
+/// What an expression may be, each made or written out somewhere: what a loop takes, what stands at a
+/// place or under a key, what an object has.
+fn made_or_handed(expr: &Expr, values: &Values<'_>) -> Vec<Expr> {
+    let found = values.eval(expr).into_iter().filter_map(|value| match value.datum {
+        Datum::Object(made) | Datum::Function(made) => Some(made),
+        _ => None,
+    });
+    found.filter(|made| made.at != expr.at).collect()
 }
 
 fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &mut Leaves) {
@@ -122,7 +147,10 @@ fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &m
         values.handed_back(&body).iter().for_each(|inner| collect(inner, depth + 1, values, found));
         return;
     }
-    if let Some(inside) = inside(expr, call, depth, values) {
+    let functions = handed_functions(&expr.with(call.callee), values);
+    if !functions.is_empty() {
+        functions.iter().for_each(|function| collect(function, depth + 1, values, found));
+    } else if let Some(inside) = inside(expr, call, depth, values) {
         found.shown.extend(inside.shown);
         found.open.extend(inside.open);
     } else if let Some((name, span)) = values.tree(expr.at).callee(call)
@@ -172,7 +200,8 @@ fn inside(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>) -> Option
             _ => collect(&inner, depth + 1, values, &mut leaves),
         }
         // A child that is a local builder's own parameter says nothing.
-        leaves.open.retain(|open| is_passed_in(open, values));
+        // By place, it must be known to be one.
+        leaves.open.retain(|open| is_passed_in(open, values) && (arg.name.is_some() || builds(open, values)));
         (!leaves.shown.is_empty() || !leaves.open.is_empty()).then_some(leaves)
     })
 }
@@ -184,9 +213,37 @@ fn place_of(arg: &Arg) -> Option<usize> {
     }
 }
 
-/// Whether a name is the parameter of a function that has a name: its callers say what it is.
+/// Whether a name is the parameter of a function that has a name, or what a widget is made with: those
+/// who call or make it say what it is.
 fn is_passed_in(expr: &Expr, values: &Values<'_>) -> bool {
-    values.parameter_of_function(expr).is_some()
+    values.eval(expr).iter().any(|value| match value.datum {
+        Datum::Parameter(at) => {
+            let tree = values.tree(at);
+            let holder = tree.node(at.id).parent.map(|id| tree.kind(id));
+            matches!(holder, Some(Kind::Function(_) | Kind::Class(_))) && may_build(expr, values)
+        }
+        _ => false,
+    })
+}
+
+/// Whether something is a widget or builds one, by its type.
+fn builds(expr: &Expr, values: &Values<'_>) -> bool {
+    values.type_of(expr).is_some_and(|ty| match ty.class {
+        Some(class) => is_widget(class, values),
+        None => ["Widget", "Builder", "Route", "Function"].iter().any(|end| ty.name.ends_with(end)),
+    })
+}
+
+/// Whether something may be a widget or build one: by its type, no text, number or object of the app's
+/// own. What is taken from another object must say so.
+fn may_build(expr: &Expr, values: &Values<'_>) -> bool {
+    match values.type_of(expr) {
+        Some(ty) => match ty.class {
+            Some(class) => is_widget(class, values),
+            None => plain_type(&ty.name).is_none(),
+        },
+        None => matches!(values.kind(expr.at), Kind::Name(_)),
+    }
 }
 
 /// The place of a class's name.

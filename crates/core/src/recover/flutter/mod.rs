@@ -4,6 +4,8 @@ mod bag;
 mod builder;
 mod location;
 mod navigator;
+#[cfg(test)]
+mod people_tests;
 mod results;
 
 pub(super) mod auto_route;

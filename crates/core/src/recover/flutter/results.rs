@@ -5,8 +5,9 @@ use super::navigator::named;
 use super::push_builder::PRESENTING;
 use crate::facts::{At, Channel, Facts, ResultSideFact};
 use crate::model::ResultSide;
+use crate::recover::code;
 use crate::syntax::{Call, Kind, TypeName};
-use crate::values::{Expr, Ref, Values};
+use crate::values::{Datum, Expr, Ref, Values};
 
 /// Types that say nothing of a result.
 const NOTHING: &[&str] = &["void", "dynamic", "Object", "Null", "Never", ""];
@@ -23,9 +24,23 @@ pub(super) fn receive(call: Ref, types: &[TypeName], at: At, values: &Values<'_>
     }
 }
 
+/// A value handed back by closing; through a helper, by each of its users.
+pub(super) fn send_through(call: Ref, value: &Expr, values: &Values<'_>, facts: &mut Facts) {
+    for site in values.sites(call, value) {
+        let given = site.bind(value);
+        // What a user leaves out is nothing.
+        let found = values.eval(&given);
+        let left_out = found.iter().all(|value| matches!(value.datum, Datum::Parameter(_)));
+        if site.at == call || !left_out {
+            send(site.at, &given, code::callee_at(site.at, values), values, facts);
+        }
+    }
+}
+
 /// A value handed back by closing.
-pub(super) fn send(site: Ref, value: &Expr, at: At, values: &Values<'_>, facts: &mut Facts) {
-    if matches!(values.kind(value.at), Kind::Null) || is_in_framework_dialog(site, values) {
+fn send(site: Ref, value: &Expr, at: At, values: &Values<'_>, facts: &mut Facts) {
+    let is_null = matches!(values.kind(value.at), Kind::Null);
+    if is_null || is_in_framework_dialog(site, values) {
         return;
     }
     let ty = values.type_of(value).map(|ty| ty.name.to_string());

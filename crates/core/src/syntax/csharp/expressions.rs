@@ -2,7 +2,7 @@
 
 use super::CSharp;
 use crate::model::Span;
-use crate::syntax::code::{child, children, named, span};
+use crate::syntax::code::{child, children, named, operands, span};
 use crate::syntax::{Arg, Call, Id, Kind, Member, Parameter};
 use tree_sitter::Node;
 
@@ -74,7 +74,7 @@ impl CSharp<'_> {
                 self.low.add(Kind::List(items), node)
             }
             "await_expression" | "parenthesized_expression" | "checked_expression" => {
-                match named(node).into_iter().next() {
+                match operands(node).into_iter().next() {
                     Some(inner) => self.expression(inner),
                     None => self.low.nothing(node),
                 }
@@ -204,7 +204,7 @@ impl CSharp<'_> {
         parts
             .filter_map(|part| {
                 let label = part.child_by_field_name("name");
-                let value = named(part).into_iter().rfind(|n| Some(n.id()) != label.map(|l| l.id()))?;
+                let value = operands(part).into_iter().rfind(|n| Some(n.id()) != label.map(|l| l.id()))?;
                 let name = label.map(|n| self.low.name(n));
                 Some(Arg { name, value: self.expression(value), spread: false })
             })

@@ -61,6 +61,8 @@ pub(super) const IDIOMS: Idioms = Idioms {
     own_listings: &[("Keys", Listing::Keys), ("Values", Listing::Values)],
     map_rounds: Some(Listing::Entries),
     entry_parts: [&["Item1", "Key"], &["Item2", "Value"]],
+    named_tuples: true,
+    parts_by_place: true,
     runs: &["Invoke"],
     ..Idioms::NONE
 };

@@ -2,7 +2,7 @@
 
 use super::{CSharp, body_of};
 use crate::syntax::Modifier;
-use crate::syntax::code::{child, named, span};
+use crate::syntax::code::{child, named, operands, span};
 use crate::syntax::{Call, Function, Id, Kind, Variable};
 use tree_sitter::Node;
 
@@ -76,7 +76,7 @@ impl CSharp<'_> {
             let ty = self.declared(list);
             let fixed = modifiers.words.iter().any(|w| w == "const" || w == "readonly");
             let name = declarator.child_by_field_name("name");
-            let value = named(declarator).into_iter().rfind(|n| {
+            let value = operands(declarator).into_iter().rfind(|n| {
                 Some(n.id()) != name.map(|n| n.id())
                     && !matches!(n.kind(), "tuple_pattern" | "bracketed_argument_list")
             });
@@ -109,7 +109,7 @@ impl CSharp<'_> {
         let ty = self.declared(node);
         let value = node.child_by_field_name("value");
         let (arrow, value) = match value {
-            Some(n) if n.kind() == "arrow_expression_clause" => (named(n).into_iter().next(), None),
+            Some(n) if n.kind() == "arrow_expression_clause" => (operands(n).into_iter().next(), None),
             other => (None, other),
         };
         let init = value.map(|n| self.wanted(n, ty.as_ref()));

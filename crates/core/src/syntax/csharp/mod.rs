@@ -12,7 +12,7 @@ mod types;
 #[cfg(test)]
 mod tests;
 
-use super::code::{self, Lower, child, named, span};
+use super::code::{self, Lower, child, named, operands, span};
 use super::{Body, Id, Import, Kind, Trouble, TypeName, Variable};
 use smol_str::SmolStr;
 use tree_sitter::Node;
@@ -186,7 +186,7 @@ fn is_nested(node: Node<'_>) -> bool {
 fn body_of<'n>(node: Node<'n>) -> Option<Node<'n>> {
     let body = node.child_by_field_name("body").or_else(|| child(node, "arrow_expression_clause"))?;
     match body.kind() {
-        "arrow_expression_clause" => named(body).into_iter().next(),
+        "arrow_expression_clause" => operands(body).into_iter().next(),
         _ => Some(body),
     }
 }

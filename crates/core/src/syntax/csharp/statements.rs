@@ -1,7 +1,7 @@
 //! C#'s statements.
 
 use super::CSharp;
-use crate::syntax::code::{child, named, span};
+use crate::syntax::code::{child, named, operands, span};
 use crate::syntax::{Arm, Id, Kind, Variable};
 use tree_sitter::Node;
 
@@ -16,7 +16,7 @@ impl CSharp<'_> {
             "if_statement" => self.choice(node),
             "switch_statement" => self.switch(node),
             "return_statement" | "yield_statement" => {
-                let value = named(node).into_iter().next().map(|n| self.expression(n));
+                let value = operands(node).into_iter().next().map(|n| self.expression(n));
                 self.low.add(Kind::Return(value), node)
             }
             "foreach_statement" => self.for_each(node),

@@ -2,7 +2,7 @@
 
 use super::Dart;
 use super::idioms::EACH;
-use crate::syntax::code::{child, named, plain, span};
+use crate::syntax::code::{child, operands, plain, span};
 use crate::syntax::{Arg, Arm, Call, Entry, Id, Kind, Member, Parameter};
 use tree_sitter::Node;
 
@@ -18,7 +18,7 @@ impl Dart<'_> {
             "spread_element" => Arg { name: None, value: self.operand(node, "value"), spread: true },
             "if_element" => plain(self.if_element(node)),
             "for_element" => Arg { name: None, value: self.for_element(node), spread: true },
-            "null_aware_expression_element" => match named(node).first() {
+            "null_aware_expression_element" => match operands(node).first() {
                 Some(inner) => plain(self.expression(*inner)),
                 None => plain(self.lower.nothing(node)),
             },
@@ -48,12 +48,31 @@ impl Dart<'_> {
 
     fn for_element(&mut self, node: Node<'_>) -> Id {
         let over = self.operand(node, "value");
+        if let Some(pattern) = outer_pattern(node) {
+            return self.each_pattern(over, pattern, node);
+        }
         let variable = node.child_by_field_name("name").or_else(|| child(node, "identifier"));
         let params = variable.map(|n| vec![self.parameter_named(n)]).unwrap_or_default();
         let body = match node.child_by_field_name("body") {
             Some(body) => self.element_as_value(body),
             None => self.lower.nothing(node),
         };
+        let lambda = self.lower.add(Kind::Lambda { params, body }, node);
+        self.call_on(over, EACH, vec![plain(lambda)], node)
+    }
+
+    /// `for (final (title, page) in rows) …`.
+    fn each_pattern(&mut self, over: Id, pattern: Node<'_>, node: Node<'_>) -> Id {
+        let held = self.lower.held(pattern);
+        let parameter = Parameter { name: held.clone(), ..Parameter::default() };
+        let params = vec![self.lower.add(Kind::Parameter(parameter), pattern)];
+        let mut inside = Vec::new();
+        self.parts_of_held(pattern, &held, &mut inside);
+        if let Some(body) = node.child_by_field_name("body") {
+            let value = self.element_as_value(body);
+            inside.push(self.lower.add(Kind::Return(Some(value)), body));
+        }
+        let body = self.lower.add(Kind::Block(inside), node);
         let lambda = self.lower.add(Kind::Lambda { params, body }, node);
         self.call_on(over, EACH, vec![plain(lambda)], node)
     }
@@ -72,7 +91,7 @@ impl Dart<'_> {
 
     /// `{a: b}` is a map, `{a}` a set, and `{}` or `{...a}` is taken for a map.
     pub(super) fn set_or_map(&mut self, node: Node<'_>) -> Id {
-        let parts: Vec<_> = named(node).into_iter().filter(|n| n.kind() != "type_arguments").collect();
+        let parts: Vec<_> = operands(node).into_iter().filter(|n| n.kind() != "type_arguments").collect();
         let entry = |n: &Node<'_>| matches!(n.kind(), "map_element" | "null_aware_map_element");
         let control = |n: &Node<'_>| matches!(n.kind(), "if_element" | "for_element" | "spread_element");
         if parts.iter().any(|n| !entry(n) && !control(n)) {
@@ -104,4 +123,11 @@ impl Dart<'_> {
             _ => entries.push(Entry { key: None, value: self.other(node) }),
         }
     }
+}
+
+/// The pattern that a loop takes apart what it is over with.
+pub(super) fn outer_pattern(node: Node<'_>) -> Option<Node<'_>> {
+    ["record_pattern", "object_pattern", "list_pattern", "map_pattern"]
+        .into_iter()
+        .find_map(|kind| child(node, kind))
 }

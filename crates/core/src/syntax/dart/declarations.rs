@@ -3,7 +3,7 @@
 use super::Dart;
 use crate::model::Span;
 use crate::syntax::Modifier;
-use crate::syntax::code::{Modifiers, bare_type, child, children, has, named, plain, span};
+use crate::syntax::code::{Modifiers, bare_type, child, children, has, named, operands, plain, span};
 use crate::syntax::{
     Annotation, Arg, Call, Class, ClassKind, Function, Id, Kind, Member, SuperType, TypeName, Variable,
 };
@@ -293,7 +293,7 @@ impl Dart<'_> {
         let of_class = constructor && name.is_none() && !signature.kind().contains("factory");
         let params = list.filter(|_| !of_class).map(|n| self.params(n)).unwrap_or_default();
         let target = signature.child_by_field_name("target");
-        let body = match (body.and_then(|n| named(n).into_iter().next_back()), target) {
+        let body = match (body.and_then(|n| operands(n).into_iter().next_back()), target) {
             (Some(body), _) => Some(self.item(body)),
             // `factory A() = B`.
             (None, Some(target)) => Some(self.handed_on(target, &params)),

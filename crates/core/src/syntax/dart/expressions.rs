@@ -3,7 +3,7 @@
 use super::Dart;
 use super::idioms::CASCADE;
 use crate::model::Span;
-use crate::syntax::code::{bare_type, child, children, has, named, plain, span, unescape};
+use crate::syntax::code::{bare_type, child, children, has, named, operands, plain, span, unescape};
 use crate::syntax::{Arg, Arm, Call, Id, Kind, Member, Parameter, Piece, TypeName};
 use smol_str::SmolStr;
 use tree_sitter::Node;
@@ -37,16 +37,16 @@ impl Dart<'_> {
             }
             "string_literal" => self.string(node),
             "list_literal" => {
-                let items = self.elements(named(node));
+                let items = self.elements(operands(node));
                 self.lower.add(Kind::List(items), node)
             }
             "set_or_map_literal" => self.set_or_map(node),
             "record_literal" => {
-                let items = named(node).into_iter().filter_map(|n| self.record_field(n)).collect();
+                let items = self.record_fields(node);
                 self.lower.add(Kind::List(items), node)
             }
             "parenthesized_expression" | "expression_statement" | "pattern_assignment" => {
-                match named(node).last() {
+                match operands(node).last() {
                     Some(inner) => self.expression(*inner),
                     None => self.lower.nothing(node),
                 }
@@ -80,11 +80,11 @@ impl Dart<'_> {
             "switch_expression" => self.switch(node),
             "function_expression" => self.lambda(node),
             "throw_expression" => {
-                let inside = named(node).into_iter().map(|n| self.expression(n)).collect();
+                let inside = operands(node).into_iter().map(|n| self.expression(n)).collect();
                 self.lower.add(Kind::Other(inside), node)
             }
             "type" => self.lower.nothing(node),
-            kind if kind.ends_with("_expression") && named(node).len() >= 2 => self.binary(node),
+            kind if kind.ends_with("_expression") && operands(node).len() >= 2 => self.binary(node),
             _ => self.other(node),
         }
     }
@@ -116,7 +116,7 @@ impl Dart<'_> {
                 let args = vec![self.expression(index)];
                 self.lower.add(Kind::Index { of, args }, node)
             }
-            (None, None) => match named(node).first() {
+            (None, None) => match operands(node).first() {
                 Some(inner) => self.expression(*inner),
                 None => self.lower.nothing(node),
             },
@@ -168,7 +168,7 @@ impl Dart<'_> {
 
     /// `.value`, whose type the context says: its last name is all that is written.
     fn shorthand(&mut self, node: Node<'_>) -> Id {
-        match named(node).first() {
+        match operands(node).first() {
             Some(name) => {
                 let name = self.lower.name(*name);
                 self.lower.add(Kind::Reference { of: None, name }, node)
@@ -178,25 +178,37 @@ impl Dart<'_> {
     }
 
     pub(super) fn arguments(&mut self, node: Node<'_>) -> Vec<Arg> {
-        named(node).into_iter().filter_map(|n| self.argument(n)).collect()
+        operands(node).into_iter().filter_map(|n| self.argument(n)).collect()
     }
 
     fn argument(&mut self, node: Node<'_>) -> Option<Arg> {
         if node.kind() == "named_argument" {
             let label = child(node, "label").and_then(|n| child(n, "identifier"))?;
-            let value = named(node).into_iter().next_back()?;
+            let value = operands(node).into_iter().next_back()?;
             let name = Some(self.lower.name(label));
             return Some(Arg { name, value: self.expression(value), spread: false });
         }
         (node.kind() != "annotation_open_paren").then(|| plain(self.expression(node)))
     }
 
-    fn record_field(&mut self, node: Node<'_>) -> Option<Arg> {
-        if node.kind() == "label" {
-            return None;
+    /// The fields of a record: `(7, title: 'Saw')`; the grammar leaves the label of a lone one outside.
+    fn record_fields(&mut self, node: Node<'_>) -> Vec<Arg> {
+        let (mut fields, mut label) = (Vec::new(), None);
+        for part in operands(node) {
+            if part.kind() == "label" {
+                label = child(part, "identifier");
+                continue;
+            }
+            let label = label.take().or_else(|| child(part, "label").and_then(|n| child(n, "identifier")));
+            let value = if part.kind() == "record_field" {
+                operands(part).into_iter().next_back()
+            } else {
+                Some(part)
+            };
+            let name = label.map(|n| self.lower.name(n));
+            fields.extend(value.map(|value| Arg { name, ..plain(self.expression(value)) }));
         }
-        let value = if node.kind() == "record_field" { named(node).into_iter().next_back()? } else { node };
-        Some(plain(self.expression(value)))
+        fields
     }
 
     fn string(&mut self, node: Node<'_>) -> Id {
@@ -213,7 +225,7 @@ impl Dart<'_> {
     fn string_piece(&mut self, node: Node<'_>, raw: bool, pieces: &mut Vec<Piece>) {
         match node.kind() {
             "template_substitution" => {
-                if let Some(inner) = named(node).into_iter().next() {
+                if let Some(inner) = operands(node).into_iter().next() {
                     pieces.push(Piece::Hole(self.expression(inner)));
                 }
             }
@@ -227,7 +239,7 @@ impl Dart<'_> {
     }
 
     fn unary(&mut self, node: Node<'_>) -> Id {
-        let inner = named(node).into_iter().next_back();
+        let inner = operands(node).into_iter().next_back();
         let Some(inner) = inner else { return self.lower.nothing(node) };
         if inner.kind() == "await_expression" {
             return self.expression(inner);
@@ -250,7 +262,7 @@ impl Dart<'_> {
 
     fn binary(&mut self, node: Node<'_>) -> Id {
         let operator = node.child_by_field_name("operator");
-        let parts: Vec<_> = named(node).into_iter().filter(|n| Some(*n) != operator).collect();
+        let parts: Vec<_> = operands(node).into_iter().filter(|n| Some(*n) != operator).collect();
         let (Some(left), Some(right)) = (parts.first(), parts.last()) else { return self.other(node) };
         let op: SmolStr = match (node.kind(), operator) {
             ("if_null_expression", _) => "?:".into(),
@@ -264,7 +276,7 @@ impl Dart<'_> {
     }
 
     fn conditional(&mut self, node: Node<'_>) -> Id {
-        let Some(test) = named(node).into_iter().next() else { return self.lower.nothing(node) };
+        let Some(test) = operands(node).into_iter().next() else { return self.lower.nothing(node) };
         let tests = vec![self.expression(test)];
         let then = Arm { tests, body: self.operand(node, "consequence") };
         let other = Arm { tests: Vec::new(), body: self.operand(node, "alternative") };
@@ -272,14 +284,14 @@ impl Dart<'_> {
     }
 
     fn cast(&mut self, node: Node<'_>) -> Id {
-        let Some(of) = named(node).into_iter().next() else { return self.lower.nothing(node) };
+        let Some(of) = operands(node).into_iter().next() else { return self.lower.nothing(node) };
         let of = self.expression(of);
         let ty = child(node, "type_cast").and_then(|n| child(n, "type")).map(|n| self.type_name(n));
         self.lower.add(Kind::Cast { of, ty: ty.unwrap_or_default(), safe: false }, node)
     }
 
     fn type_test(&mut self, node: Node<'_>) -> Id {
-        let Some(left) = named(node).into_iter().next() else { return self.lower.nothing(node) };
+        let Some(left) = operands(node).into_iter().next() else { return self.lower.nothing(node) };
         let left = self.expression(left);
         let test = child(node, "type_test");
         let ty = test.and_then(|n| child(n, "type")).map(|n| self.type_name(n)).unwrap_or_default();
@@ -299,7 +311,7 @@ impl Dart<'_> {
     fn lambda(&mut self, node: Node<'_>) -> Id {
         let list = child(node, "formal_parameter_list");
         let params = list.map(|n| self.params(n)).unwrap_or_default();
-        let body = node.child_by_field_name("body").and_then(|n| named(n).into_iter().next_back());
+        let body = node.child_by_field_name("body").and_then(|n| operands(n).into_iter().next_back());
         let body = match body {
             Some(body) => self.item(body),
             None => self.lower.nothing(node),
@@ -309,7 +321,7 @@ impl Dart<'_> {
 
     /// `x..a()..b = c`: a function that is handed `x` and gives it back.
     fn cascade(&mut self, node: Node<'_>) -> Id {
-        let parts = named(node);
+        let parts = operands(node);
         let Some(first) = parts.first() else { return self.lower.nothing(node) };
         let of = self.expression(*first);
         let sections: Vec<_> = parts.into_iter().filter(|n| n.kind() == "cascade_section").collect();
@@ -324,7 +336,7 @@ impl Dart<'_> {
     }
 
     fn section(&mut self, node: Node<'_>) -> Id {
-        let parts = named(node);
+        let parts = operands(node);
         let Some(first) = parts.first() else { return self.lower.nothing(node) };
         let target = self.selected(*first);
         let operator =
@@ -344,7 +356,7 @@ impl Dart<'_> {
         match node.kind() {
             "cascade_selector" => {
                 let subject = self.subject(node);
-                let Some(inner) = named(node).into_iter().next() else { return subject };
+                let Some(inner) = operands(node).into_iter().next() else { return subject };
                 if has(node, "[") {
                     let args = vec![self.expression(inner)];
                     return self.lower.add(Kind::Index { of: subject, args }, node);

@@ -7,11 +7,15 @@ pub(super) const CASCADE: &str = "..";
 /// What `for (final x in xs) y` in a list is lowered to: a function that runs `y` on each of `xs`.
 pub(super) const EACH: &str = "...for";
 
+/// What is awaited is handed to a function.
+const THEN: Scope =
+    Scope { on: Subject::Receiver, as_: Handed::Parameter, gives_subject: false, builds: false };
+
 pub(super) const IDIOMS: Idioms = Idioms {
-    scopes: &[(
-        CASCADE,
-        Scope { on: Subject::Receiver, as_: Handed::Parameter, gives_subject: true, builds: true },
-    )],
+    scopes: &[
+        ("then", THEN),
+        (CASCADE, Scope { on: Subject::Receiver, as_: Handed::Parameter, gives_subject: true, builds: true }),
+    ],
     loops: &[EACH, "expand", "forEach", "map"],
     passes: &["cast", "followedBy", "reversed", "toList", "toSet", "where"],
     lazy: &[],
@@ -51,7 +55,8 @@ pub(super) const IDIOMS: Idioms = Idioms {
     own_listings: &[("entries", Listing::Entries), ("keys", Listing::Keys), ("values", Listing::Values)],
     map_rounds: Some(Listing::Entries),
     entry_parts: [&["$1", "key"], &["$2", "value"]],
-    same: &["List.from", "List.of", "List.unmodifiable"],
+    named_tuples: true,
+    same: &["Future.value", "List.from", "List.of", "List.unmodifiable"],
     runs: &["call"],
     ..Idioms::NONE
 };

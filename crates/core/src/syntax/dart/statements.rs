@@ -1,7 +1,8 @@
 //! Dart's statements.
 
 use super::Dart;
-use crate::syntax::code::{child, children, has, named, span};
+use super::collections::outer_pattern;
+use crate::syntax::code::{child, children, has, named, operands, span};
 use crate::syntax::{Arm, Id, Kind, Variable};
 use tree_sitter::Node;
 
@@ -18,7 +19,7 @@ impl Dart<'_> {
             "for_statement" => self.for_statement(node),
             "switch_statement" => self.switch(node),
             "return_statement" => {
-                let value = named(node).last().map(|n| self.expression(*n));
+                let value = operands(node).last().map(|n| self.expression(*n));
                 self.lower.add(Kind::Return(value), node)
             }
             "labeled_statement" => {
@@ -94,6 +95,7 @@ impl Dart<'_> {
         let mut inside = Vec::new();
         let mut fields = vec!["init", "value", "condition", "update", "body"];
         if has(node, "in")
+            && outer_pattern(node).is_none()
             && let Some(name) = node.child_by_field_name("name").or_else(|| child(node, "identifier"))
         {
             let ty = child(node, "type").map(|n| self.type_name(n));
@@ -103,15 +105,10 @@ impl Dart<'_> {
             let variable = Variable { name, name_span, ty, each, ..Variable::default() };
             inside.push(self.lower.add(Kind::Variable(variable), node));
         }
-        if let Some(many) = child(node, "record_pattern") {
-            let held = self.lower.held(many);
+        if let Some(many) = outer_pattern(node) {
             let each = node.child_by_field_name("value").map(|n| self.expression(n));
             fields.retain(|field| *field != "value");
-            inside.push(self.lower.holding(&held, None, each, many));
-            for (place, part) in named(many).into_iter().enumerate() {
-                let name = part.child_by_field_name("name").unwrap_or(part);
-                inside.push(self.lower.part(&held, place, name, None));
-            }
+            self.each_taken_apart(many, each, &mut inside);
         }
         for field in fields {
             let parts: Vec<_> = node.children_by_field_name(field, &mut node.walk()).collect();

@@ -101,7 +101,7 @@ val a = [x, *y, choose (c -> z |  -> w), *ts....for(\t Tab(t))]
 val b = {"a": 1, "b": 2}
 val c = {}
 val d = [1, 2]
-val e = [1, 2]
+val e = [1, name = 2]
 "#,
     );
 }
@@ -128,7 +128,7 @@ void h() {
         r#"
 fun f(s: RouteSettings): Object = { choose s.name (Names.a, "/b" -> { return A() } | nav.Names.c, ok -> { val x = 1; return C(x) } |  -> { return D() }) }
 val g = choose x ("/a" -> A() | <classOf Loan; val id> -> B(id) |  -> C())
-fun h(): void = { choose (<x; <classOf Item; val id>> -> { go(id) } |  -> choose ((y is! classOf Page) -> return )); <state; val pathParameters = state.pathParameters; val e = state.extra>; <val i of items; { use(i) }>; <pair; <val p; val q>> }
+fun h(): void = { choose (<x; <classOf Item; val id>> -> { go(id) } |  -> choose ((y is! classOf Page) -> return )); <state; val pathParameters = state.pathParameters; val e = state.extra>; <val i of items; { use(i) }>; <pair; val p = pair[0]; val q = pair[1]> }
 "#,
     );
 }

@@ -83,7 +83,8 @@ pub(super) const IDIOMS: Idioms = Idioms {
     makes_map: &["hashMapOf", "linkedMapOf", "mapOf", "mutableMapOf", "persistentMapOf"],
     entry_parts: [&["first", "key"], &["second", "value"]],
     copies: "copy",
-    pairs: "Pair",
+    parts_by_place: true,
+    pairs: &["Pair", "Triple"],
     counts: &["withIndex"],
     runs: &["invoke"],
     ..Idioms::NONE

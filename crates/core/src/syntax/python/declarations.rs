@@ -41,6 +41,9 @@ impl Python<'_> {
         let mut members = body.map(|body| self.items(named(body))).unwrap_or_default();
         self.close();
         members.extend(body.map(|body| self.set_on_self(body, &members)).unwrap_or_default());
+        let is_record = annotations.iter().any(|note| note.name.rsplit('.').next() == Some("dataclass"))
+            || supers.iter().any(|base| base.ty.simple() == "NamedTuple");
+        let params = if is_record { self.fields_as_params(&members) } else { Vec::new() };
         let class = Class {
             name: self.0.name(name),
             name_span: span(name),
@@ -48,10 +51,24 @@ impl Python<'_> {
             modifiers: Vec::new(),
             annotations,
             supers,
-            params: Vec::new(),
+            params,
             members,
         };
         self.0.add(Kind::Class(class), node)
+    }
+
+    /// The constructor that a data class gets from its fields (docs.python.org, "dataclasses").
+    fn fields_as_params(&mut self, members: &[Id]) -> Vec<Id> {
+        let fields = members.iter().filter_map(|&id| {
+            let field = self.0.tree.variable(id).filter(|field| field.ty.is_some())?;
+            let (name, ty) = (field.name.clone(), field.ty.clone());
+            let parameter =
+                Parameter { name, ty, default: field.init, property: true, ..Parameter::default() };
+            Some((parameter, self.0.tree.span(id)))
+        });
+        let fields: Vec<_> = fields.collect();
+        let param = |(parameter, span)| self.0.tree.add(Kind::Parameter(parameter), span);
+        fields.into_iter().map(param).collect()
     }
 
     /// Attributes that a class's methods set on their object are its members: each at its first
@@ -175,22 +192,21 @@ impl Python<'_> {
     }
 
     pub(super) fn arguments(&mut self, list: Node<'_>) -> Vec<Arg> {
-        let mut args = Vec::new();
-        for part in named(list) {
-            match part.kind() {
-                "keyword_argument" => {
-                    let name = part.child_by_field_name("name").map(|n| self.0.name(n));
-                    let Some(value) = part.child_by_field_name("value") else { continue };
-                    args.push(Arg { name, ..plain(self.expression(value)) });
-                }
-                "list_splat" | "dictionary_splat" => {
-                    if let Some(inner) = named(part).into_iter().next() {
-                        args.push(Arg { spread: true, ..plain(self.expression(inner)) });
-                    }
-                }
-                _ => args.push(plain(self.expression(part))),
+        named(list).into_iter().filter_map(|part| self.argument(part)).collect()
+    }
+
+    pub(super) fn argument(&mut self, part: Node<'_>) -> Option<Arg> {
+        match part.kind() {
+            "keyword_argument" => {
+                let name = part.child_by_field_name("name").map(|n| self.0.name(n));
+                let value = part.child_by_field_name("value")?;
+                Some(Arg { name, ..plain(self.expression(value)) })
             }
+            "list_splat" | "dictionary_splat" => {
+                let inner = named(part).into_iter().next()?;
+                Some(Arg { spread: true, ..plain(self.expression(inner)) })
+            }
+            _ => Some(plain(self.expression(part))),
         }
-        args
     }
 }

@@ -112,6 +112,41 @@ impl Python<'_> {
         self.0.add(Kind::Member(member), node)
     }
 
+    /// Calls of the language's own that are something else: `partial(open, 'shelf')` is a function, and
+    /// `dict(name='shelf')` is written out.
+    fn known_call(&mut self, name: &str, list: Node<'_>, node: Node<'_>) -> Option<Id> {
+        let args = named(list);
+        match name {
+            "partial" | "functools.partial" if self.takes_in("functools") => {
+                let (function, rest) = args.split_first()?;
+                let callee = self.expression(*function);
+                let args = rest.iter().filter_map(|n| self.argument(*n)).collect();
+                let call = Call { callee, types: Vec::new(), args, new: false, body: None };
+                let body = self.0.add(Kind::Call(call), node);
+                Some(self.0.add(Kind::Lambda { params: Vec::new(), body }, node))
+            }
+            "dict" if !args.is_empty() && args.iter().all(|n| n.kind() == "keyword_argument") => {
+                let entries = args
+                    .into_iter()
+                    .filter_map(|n| Some((n.child_by_field_name("name")?, n.child_by_field_name("value")?)));
+                let entries: Vec<_> = entries.collect();
+                let entries = entries.into_iter().map(|(key, value)| {
+                    let text = Kind::Text(vec![Piece::Text(self.0.str(key).into())]);
+                    let key = Some(self.0.add(text, key));
+                    Entry { key, value: self.expression(value) }
+                });
+                let entries = entries.collect();
+                Some(self.0.add(Kind::Map(entries), node))
+            }
+            _ => None,
+        }
+    }
+
+    /// Whether the file takes in a library, whole or in part.
+    fn takes_in(&self, library: &str) -> bool {
+        self.0.tree.imports.iter().any(|import| import.path.split('.').next() == Some(library))
+    }
+
     fn call(&mut self, node: Node<'_>) -> Id {
         let field = |name: &str| node.child_by_field_name(name);
         let (Some(function), Some(list)) = (field("function"), field("arguments")) else {
@@ -126,6 +161,9 @@ impl Python<'_> {
             }
             name if name.rsplit('.').next() == Some("load_string") => self.note_loaded(list),
             _ => {}
+        }
+        if let Some(id) = self.known_call(self.0.str(function), list, node) {
+            return id;
         }
         let callee = self.expression(function);
         let args = match list.kind() {

@@ -112,6 +112,9 @@ impl Script<'_> {
         if let Some(uri) = self.required_uri(node) {
             return self.taken_in(&uri, node);
         }
+        if let Some(function) = self.bound_function(node) {
+            return function;
+        }
         let new = node.kind() == "new_expression";
         let callee = self.operand(node, if new { "constructor" } else { "function" });
         // `(ref.go as Go)(…)` calls what is cast.
@@ -128,6 +131,25 @@ impl Script<'_> {
             None => Vec::new(),
         };
         self.0.add(Kind::Call(Call { callee, types, args, new, body: None }), node)
+    }
+
+    /// `open.bind(this, 'shelf')` is a function that runs another one with what is given here; without
+    /// arguments it is that other one.
+    fn bound_function(&mut self, node: Node<'_>) -> Option<Id> {
+        let callee = node.child_by_field_name("function").filter(|n| n.kind() == "member_expression")?;
+        let property = callee.child_by_field_name("property")?;
+        (self.0.str(property) == "bind").then_some(())?;
+        let given = named(node.child_by_field_name("arguments")?);
+        let (on, rest) = given.split_first()?;
+        matches!(on.kind(), "this" | "null" | "undefined" | "identifier").then_some(())?;
+        let function = self.operand(callee, "object");
+        if rest.is_empty() {
+            return Some(function);
+        }
+        let args = rest.iter().map(|n| self.argument(*n)).collect();
+        let call = Call { callee: function, types: Vec::new(), args, new: false, body: None };
+        let body = self.0.add(Kind::Call(call), node);
+        Some(self.0.add(Kind::Lambda { params: Vec::new(), body }, node))
     }
 
     fn argument(&mut self, node: Node<'_>) -> Arg {

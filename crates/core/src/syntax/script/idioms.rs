@@ -1,8 +1,13 @@
 //! JavaScript's own: what arrays and strings do (tc39.es, "ECMAScript language specification").
 
-use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
+use crate::syntax::idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
+
+/// What is awaited is handed to a function.
+const THEN: Scope =
+    Scope { on: Subject::Receiver, as_: Handed::Parameter, gives_subject: false, builds: false };
 
 pub(super) const IDIOMS: Idioms = Idioms {
+    scopes: &[("then", THEN)],
     loops: &["flatMap", "forEach", "map"],
     makes_list: &["Array.of"],
     passes: &["concat", "filter", "flat", "reverse", "slice", "sort"],
@@ -37,6 +42,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
     keyed_objects: true,
     hands_classes: true,
     marks_overrides: false,
-    same: &["Array.from", "Object.freeze", "Object.seal"],
+    same: &["Promise.resolve", "Array.from", "Object.freeze", "Object.seal"],
     ..Idioms::NONE
 };

@@ -2,7 +2,7 @@
 
 use super::Script;
 use crate::model::Span;
-use crate::syntax::code::{named, span};
+use crate::syntax::code::{children, named, span};
 use crate::syntax::{Id, Kind, Member, Variable};
 use smol_str::SmolStr;
 use tree_sitter::Node;
@@ -41,7 +41,13 @@ impl Script<'_> {
                 }
             }
             "array_pattern" => {
-                for (i, part) in named(pattern).into_iter().enumerate() {
+                // `[, name]` leaves a place out.
+                let mut i = 0;
+                for part in children(pattern) {
+                    if !part.is_named() {
+                        i += usize::from(part.kind() == ",");
+                        continue;
+                    }
                     let element = |lens: &mut Self, at: Span| {
                         let of = whole(lens, at);
                         let index = lens.0.tree.add(Kind::Number(i.to_string().into()), at);

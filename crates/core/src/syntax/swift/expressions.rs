@@ -298,9 +298,17 @@ impl Swift<'_> {
         match named(node).as_slice() {
             [one] => self.expression(*one),
             _ => {
-                let mut values = node.walk();
-                let values: Vec<_> = node.children_by_field_name("value", &mut values).collect();
-                let items = values.into_iter().map(|n| plain(self.expression(n))).collect();
+                let (mut items, mut label) = (Vec::new(), None);
+                for (place, part) in children(node).into_iter().enumerate() {
+                    match u32::try_from(place).ok().and_then(|place| node.field_name_for_child(place)) {
+                        Some("name") => label = Some(self.0.name(part)),
+                        Some("value") => {
+                            let name = label.take();
+                            items.push(Arg { name, ..plain(self.expression(part)) });
+                        }
+                        _ => {}
+                    }
+                }
                 self.0.add(Kind::List(items), node)
             }
         }

@@ -73,6 +73,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     own_listings: &[("keys", Listing::Keys), ("values", Listing::Values)],
     map_rounds: Some(Listing::Entries),
     entry_parts: [&["key"], &["value"]],
+    named_tuples: true,
     same: &["Array", "Set"],
     counts: &["enumerated"],
     memberwise: true,

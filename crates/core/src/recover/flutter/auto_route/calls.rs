@@ -188,7 +188,7 @@ fn back(at: Ref, call: &Call, verb: Verb, values: &Values<'_>, facts: &mut Facts
         return;
     }
     if let Some(value) = first.filter(|_| verb == Verb::Back) {
-        results::send(at, &value, fact.at, values, facts);
+        results::send_through(at, &value, values, facts);
     }
     facts.calls.push(fact);
 }

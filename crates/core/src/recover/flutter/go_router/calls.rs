@@ -52,7 +52,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         if is_router(at, call, values) {
             let place = code::callee_at(at, values);
             if let Some(value) = call.args.iter().find(|arg| arg.name.is_none()) {
-                results::send(at, &Expr::new(at).with(value.value), place, values, facts);
+                results::send_through(at, &Expr::new(at).with(value.value), values, facts);
             }
             let steps = code::in_a_row(at, |_| true, values);
             facts.calls.push(CallFact { steps, ..CallFact::new(Style::GoRouter, Verb::Back, at, place) });

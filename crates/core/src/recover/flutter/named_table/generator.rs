@@ -256,9 +256,16 @@ impl<'g, 't, 'p> Generator<'g, 't, 'p> {
         }
     }
 
-    /// Whether a value only builds what was looked up before.
+    /// Whether a value only builds what was looked up before, or was put into a variable.
     fn builds_looked_up(&self, value: &Expr) -> bool {
-        leaves(value, self.table.values).shown.is_empty()
+        let values = self.table.values;
+        let known = |path: &str| {
+            self.table.routes.iter().any(|route| {
+                matches!(&route.shows, Shows::Class(shown, _) if shown == path)
+                    || route.also.iter().any(|also| also == path)
+            })
+        };
+        leaves(value, values).shown.iter().all(|shown| known(values.program().path(shown.class)))
     }
 }
 

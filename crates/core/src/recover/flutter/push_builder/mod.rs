@@ -18,7 +18,7 @@ use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::constructor::{arguments_of, parameters};
 use crate::recover::{StyleRecoverer, code};
 use crate::syntax::{BinaryOp, Id, Kind, Tree, UnaryOp};
-use crate::values::{Expr, Ref, Shape, Values};
+use crate::values::{Expr, Ref, Shape, Site, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::PushBuilder),
@@ -159,16 +159,22 @@ fn opens(
     if found.open.is_empty() && !builds && found.gone.is_none() && verb != Verb::Present {
         return push(at, &Leaves::default());
     }
-    // A wrapper of the app's own: each of its uses says what it shows.
-    for open in found.open.iter().filter(|open| open.at.file == at.file).take(1) {
-        for site in values.sites(at, open) {
-            let given = leaves(&site.bind(open), values);
-            if !given.shown.is_empty() {
-                push(site.at, &given);
-            } else if site.at == at && verb != Verb::Present {
-                push(at, &Leaves::default());
-            }
+    // A wrapper of the app's own: each of its uses says what it shows, by one parameter or another.
+    let opens: Vec<&Expr> = found.open.iter().filter(|open| open.at.file == at.file).collect();
+    let sites: Vec<Vec<Site>> = opens.iter().map(|open| values.sites(at, open)).collect();
+    let mut told: Vec<Ref> = Vec::new();
+    for (open, site) in
+        opens.iter().zip(&sites).flat_map(|(open, sites)| sites.iter().map(move |s| (open, s)))
+    {
+        let given = leaves(&site.bind(open), values);
+        if !given.shown.is_empty() && !told.contains(&site.at) {
+            told.push(site.at);
+            push(site.at, &given);
         }
+    }
+    // Neither it nor any of its uses says so.
+    if told.is_empty() && verb != Verb::Present && sites.iter().flatten().any(|site| site.at == at) {
+        push(at, &Leaves::default());
     }
 }
 
@@ -206,7 +212,7 @@ fn backs(file: u32, values: &Values<'_>, facts: &mut Facts) {
             continue;
         }
         if let Some(value) = call.positional(0) {
-            results::send(call.at, &value, at, values, facts);
+            results::send_through(call.at, &value, values, facts);
         }
         facts.calls.push(back);
     }

@@ -8,9 +8,11 @@ mod absence;
 mod callbacks;
 mod choices;
 mod collections;
+mod functions;
 mod loops;
 mod objects;
 mod parts;
+mod records;
 mod texts;
 mod variables;
 mod ways;
@@ -58,10 +60,10 @@ impl In {
 #[track_caller]
 fn row(expected: &str, cells: &[(In, &str)]) {
     let mut wrong = Vec::new();
-    for &(language, lines) in cells {
+    for (cell, &(language, lines)) in cells.iter().enumerate() {
         let found = shown(language, lines);
         if found != expected {
-            wrong.push(format!("{language:?}: {found}"));
+            wrong.push(format!("{language:?}, cell {cell}: {found}"));
         }
     }
     assert!(wrong.is_empty(), "wanted {expected}, and not:\n{}", wrong.join("\n"));
