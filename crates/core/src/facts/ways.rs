@@ -129,6 +129,8 @@ pub enum Objects {
 pub enum Addresses {
     /// They declare those that open them.
     Declared,
+    /// They declare those that open them; one that says no path takes any.
+    AnyPath,
     /// Code answers an app's addresses, and opens what it likes for them.
     InCode,
     /// Their names are no addresses.

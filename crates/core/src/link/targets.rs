@@ -284,7 +284,9 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
             .fact
             .deep_links
             .iter()
-            .filter_map(|(pattern, _)| fit(shape, pattern))
+            .filter_map(|(pattern, _)| {
+                fit_address(shape, pattern, graph.ways(graph.routes[i].fact.style).addresses)
+            })
             .max_by_key(|fit| fit.score);
         if let Some(fit) = best {
             found.push((fit.score, i, fit.filled));
@@ -310,6 +312,16 @@ fn by_address(shape: &Shape, fact: &CallFact, graph: &Graph<'_>) -> Resolved {
         return Resolved::status(CallStatus::External);
     }
     Resolved::undeclared(&value)
+}
+
+/// An address against a declared one. Without a path it may take any
+/// (developer.android.com, "data element": all paths match).
+fn fit_address(shape: &Shape, pattern: &str, addresses: Addresses) -> Option<Fit> {
+    let pathless = || pattern.split_once("://").is_none_or(|(_, rest)| !rest.contains(['/', '?', '{']));
+    fit(shape, pattern).or_else(|| {
+        let open = (addresses == Addresses::AnyPath && pathless()).then(|| format!("{pattern}/{{}}"))?;
+        fit(shape, &open)
+    })
 }
 
 /// Where code answers addresses by their hosts, whatever follows.

@@ -59,7 +59,7 @@ pub(in crate::recover) fn said(
     target: fn(Vec<Shape>) -> TargetFact,
     values: &Values<'_>,
 ) -> CallFact {
-    let found = values.eval(expr);
+    let found = values.eval_any_case(expr);
     let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
     let literal = shapes.iter().find(|shape| shape.has_literal_words());
     CallFact {

@@ -16,6 +16,8 @@ pub struct Idioms {
     pub makes_list: &'static [&'static str],
     /// Functions that hand the elements of what they are called on back.
     pub passes: &'static [&'static str],
+    /// Functions that hand back one of what they are called on.
+    pub asks: &'static [(&'static str, Ask)],
     /// Delegates whose lambda is the value.
     pub lazy: &'static [&'static str],
     /// Functions that keep or make text.
@@ -189,6 +191,19 @@ pub enum Handed {
     Parameter,
 }
 
+/// Which one a list or map hands back.
+#[derive(Debug, Clone, Copy, PartialEq, Eq)]
+pub enum Ask {
+    /// The first, or the first that a lambda likes.
+    First,
+    /// The last, or the last that a lambda likes.
+    Last,
+    /// Any of them.
+    Any,
+    /// The one at a place or under a key; or else what is given behind that.
+    At,
+}
+
 /// What a function does with text.
 #[derive(Debug, Clone, Copy, PartialEq, Eq)]
 pub enum TextStep {
@@ -212,6 +227,7 @@ impl Idioms {
         counted_loops: &[],
         makes_list: &[],
         passes: &[],
+        asks: &[],
         lazy: &[],
         texts: &[],
         asserts: &[],

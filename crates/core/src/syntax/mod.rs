@@ -22,7 +22,7 @@ mod tree;
 #[cfg(test)]
 mod tests;
 
-pub use idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
+pub use idioms::{Ask, Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 pub use markup::{Attribute, Element, ElementId, Markup};
 pub use modifiers::Modifier;
 pub use nodes::{

@@ -34,6 +34,8 @@ pub enum Datum {
     Object(Expr),
     /// A function that is handed about: a lambda, or a name that stands for one.
     Function(Expr),
+    /// A class itself: `ItemActivity::class.java`.
+    Type(Expr),
     /// A number as written.
     Number(SmolStr),
     /// A truth value.
@@ -84,6 +86,22 @@ impl<'p> Values<'p> {
         self.eval_with(expr, &Fuel::new())
     }
 
+    /// As [`Self::eval`]; what depends on an enum's case that a caller chooses is what it is for each of
+    /// the cases.
+    #[must_use]
+    pub fn eval_any_case(&self, expr: &Expr) -> Vec<Value> {
+        let found = self.eval(expr);
+        let [Value { datum: Datum::Parameter(at), .. }] = found.as_slice() else { return found };
+        let ty = self.tree(*at).parameter(at.id).and_then(|parameter| parameter.ty.as_ref());
+        let cases = ty.and_then(|ty| self.cases(self.class_named(*at, &ty.name)?));
+        let each = cases.into_iter().flatten().flat_map(|case| {
+            let env = super::Frame::env(vec![(*at, case)], expr.env.clone());
+            self.eval(&Expr { at: expr.at, env })
+        });
+        let each: Vec<Value> = each.map(|value| Value { form: Form::Computed, ..value }).collect();
+        if each.is_empty() { found } else { each }
+    }
+
     /// The only text an expression can be, if it is known whole.
     #[must_use]
     pub fn plain_text(&self, expr: &Expr) -> Option<String> {
@@ -123,6 +141,7 @@ impl<'p> Values<'p> {
             }
             Kind::Return(Some(value)) => self.eval_with(&expr.with(*value), fuel),
             Kind::Index { .. } => self.eval_indexed(expr, fuel),
+            Kind::ClassOf(_) => vec![Value::new(Datum::Type(expr.clone()), Form::Typed)],
             Kind::Lambda { .. } | Kind::Reference { .. } => {
                 vec![Value::new(Datum::Function(expr.clone()), Form::Dynamic)]
             }
@@ -221,6 +240,9 @@ impl<'p> Values<'p> {
         }
         if let Some(parts) = self.part_of_entry(&of, &member.name, fuel) {
             return self.eval_all(&parts, fuel).unwrap_or_else(Value::unknown);
+        }
+        if let Some(found) = self.picked(&of, &member.name, &[], expr, fuel) {
+            return self.eval_all(&found, fuel).unwrap_or_else(Value::unknown);
         }
         let mut values = Vec::new();
         for value in self.eval_with(&of, fuel) {
@@ -394,7 +416,36 @@ impl<'p> Values<'p> {
         if self.copied_class(expr, call).is_some() {
             return vec![Value::new(Datum::Object(expr.clone()), Form::Typed)];
         }
+        if let Kind::Member(member) = self.kind(expr.with(call.callee).at)
+            && let Some(found) = self.picked(&expr.with(member.of), &member.name, &call.args, expr, fuel)
+        {
+            return self.eval_all(&found, fuel).unwrap_or_else(Value::unknown);
+        }
+        if let Some(values) = self.eval_handed_function(expr, call, fuel) {
+            return values;
+        }
         self.eval_library_call(expr, call, fuel).unwrap_or_else(Value::unknown)
+    }
+
+    /// A call of a function that a list, a map, a variable or a parameter holds: what it hands back.
+    fn eval_handed_function(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Vec<Value>> {
+        let functions = self.eval_with(&expr.with(call.callee), fuel);
+        let mut found = Vec::new();
+        for value in functions {
+            let Datum::Function(function) = value.datum else { return None };
+            match self.kind(function.at) {
+                Kind::Lambda { params, body } => {
+                    let env = self.bind(function.at.file, params, &call.args, expr, function.env.clone());
+                    found.extend(self.eval_body(&Expr { at: function.with(*body).at, env }, fuel));
+                }
+                Kind::Reference { name, .. } => {
+                    let class = self.class_named(function.at, name)?;
+                    found.push(Value::new(Datum::Object(Expr::new(class)), Form::Typed));
+                }
+                _ => return None,
+            }
+        }
+        (!found.is_empty()).then_some(found)
     }
 
     /// Calls of the platform that keep or make text.

@@ -13,11 +13,19 @@ impl Values<'_> {
         let mut found = Elements::default();
         let Kind::Index { of, args } = self.kind(expr.at) else { return found };
         let (Some(_step), Some(&index)) = (fuel.step(), args.first()) else { return found };
-        let index = expr.with(index);
-        let taken = self.taken(&expr.with(*of), fuel);
+        self.at_any_round(&expr.with(*of), &expr.with(index), fuel).unwrap_or_else(|| {
+            found.open = true;
+            found
+        })
+    }
+
+    /// At a place or under a key of what something is in each round.
+    pub(super) fn at_any_round(&self, of: &Expr, index: &Expr, fuel: &Fuel) -> Option<Elements> {
+        let mut found = Elements::default();
+        let taken = self.taken(of, fuel);
         found.open = taken.open;
         for round in &taken.each {
-            match self.at_index(round, &index, fuel) {
+            match self.at_index(round, index, fuel) {
                 Some(parts) => {
                     found.known.extend(parts.known);
                     found.open |= parts.open;
@@ -25,7 +33,7 @@ impl Values<'_> {
                 None => found.open = true,
             }
         }
-        found
+        Some(found)
     }
 
     fn at_index(&self, round: &Round, index: &Expr, fuel: &Fuel) -> Option<Elements> {

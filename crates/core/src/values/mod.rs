@@ -6,6 +6,7 @@
 
 mod additions;
 mod asked;
+
 mod build;
 mod callbacks;
 mod collections;
@@ -21,6 +22,7 @@ mod lineage;
 mod makes;
 mod members;
 mod objects;
+mod picks;
 mod program;
 mod reaching;
 mod repeats;

@@ -206,7 +206,11 @@ impl Values<'_> {
         };
         let parts = self.taken(of, fuel).map(|round| {
             self.pair_part(round, place, fuel).or_else(|| match round {
-                Round::One(tuple) => self.at_place(tuple, place, fuel),
+                // Where a record is a list, a list may be one.
+                Round::One(tuple) if self.tree(of.at).idioms.named_tuples => {
+                    self.at_place(tuple, place, fuel)
+                }
+                Round::One(_) => None,
                 Round::Entry(..) => None,
             })
         });

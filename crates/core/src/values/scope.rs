@@ -382,6 +382,11 @@ impl<'p> Values<'p> {
         };
         tree.idioms.all_cases.contains(&name).then_some(())?;
         let Def::Class(at) = self.definition(&of.with(holder), fuel)? else { return None };
+        self.cases(at)
+    }
+
+    /// The cases of an enum.
+    pub(super) fn cases(&self, at: Ref) -> Option<Vec<Expr>> {
         let class = self.class(at).filter(|class| class.kind == ClassKind::Enum)?;
         let entries = class
             .members

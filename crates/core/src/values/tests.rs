@@ -35,7 +35,7 @@ fn written(value: &Value, values: Values<'_>) -> String {
         Datum::Number(text) => text.to_string(),
         Datum::Bool(yes) => yes.to_string(),
         Datum::Null => "null".to_owned(),
-        Datum::Function(_) => "?".to_owned(),
+        Datum::Function(_) | Datum::Type(_) => "?".to_owned(),
         Datum::Parameter(_) => "parameter".to_owned(),
         Datum::Unknown => "?".to_owned(),
     };

@@ -1,7 +1,7 @@
 //! C#'s own: what the base class library does with text, numbers and sequences
 //! (learn.microsoft.com, ".NET API browser").
 
-use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
+use crate::syntax::idioms::{Ask, Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["ForEach", "Select", "SelectMany"],
@@ -64,6 +64,18 @@ pub(super) const IDIOMS: Idioms = Idioms {
     named_tuples: true,
     parts_by_place: true,
     runs: &["Invoke"],
+    asks: &[
+        ("ElementAt", Ask::At),
+        ("ElementAtOrDefault", Ask::At),
+        ("Find", Ask::Any),
+        ("First", Ask::First),
+        ("FirstOrDefault", Ask::First),
+        ("GetValueOrDefault", Ask::At),
+        ("Last", Ask::Last),
+        ("LastOrDefault", Ask::Last),
+        ("Single", Ask::First),
+        ("SingleOrDefault", Ask::First),
+    ],
     ..Idioms::NONE
 };
 

@@ -1,6 +1,6 @@
 //! Dart's own: cascades, what `dart:core` does with text, lists and numbers (api.dart.dev).
 
-use crate::syntax::idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
+use crate::syntax::idioms::{Ask, Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 
 /// What a cascade is lowered to: a function that runs its sections on the value before it.
 pub(super) const CASCADE: &str = "..";
@@ -58,6 +58,19 @@ pub(super) const IDIOMS: Idioms = Idioms {
     named_tuples: true,
     same: &["Future.value", "List.from", "List.of", "List.unmodifiable"],
     runs: &["call"],
+    asks: &[
+        ("elementAt", Ask::At),
+        ("elementAtOrNull", Ask::At),
+        ("first", Ask::First),
+        ("firstOrNull", Ask::First),
+        ("firstWhere", Ask::Any),
+        ("firstWhereOrNull", Ask::Any),
+        ("last", Ask::Last),
+        ("lastOrNull", Ask::Last),
+        ("lastWhere", Ask::Any),
+        ("single", Ask::First),
+        ("singleWhere", Ask::Any),
+    ],
     ..Idioms::NONE
 };
 

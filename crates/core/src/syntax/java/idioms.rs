@@ -1,7 +1,7 @@
 //! Java's own: what `java.lang` does with text and numbers.
 
 use crate::syntax::code::number_type;
-use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
+use crate::syntax::idioms::{Ask, Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["forEach", "map"],
@@ -41,5 +41,6 @@ pub(super) const IDIOMS: Idioms = Idioms {
     entry_parts: [&["getKey"], &["getValue"]],
     same: &["Collections.unmodifiableList", "List.copyOf", "Set.copyOf"],
     runs: &["accept", "apply", "get", "run", "test"],
+    asks: &[("get", Ask::At), ("getFirst", Ask::First), ("getLast", Ask::Last), ("getOrDefault", Ask::At)],
     ..Idioms::NONE
 };

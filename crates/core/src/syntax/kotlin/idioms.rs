@@ -2,7 +2,7 @@
 //! (kotlinlang.org, "Scope functions").
 
 use crate::syntax::code::number_type;
-use crate::syntax::idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
+use crate::syntax::idioms::{Ask, Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 
 const fn on_receiver(as_: Handed, gives_subject: bool, builds: bool) -> Scope {
     Scope { on: Subject::Receiver, as_, gives_subject, builds }
@@ -87,5 +87,25 @@ pub(super) const IDIOMS: Idioms = Idioms {
     pairs: &["Pair", "Triple"],
     counts: &["withIndex"],
     runs: &["invoke"],
+    asks: &[
+        ("elementAt", Ask::At),
+        ("elementAtOrNull", Ask::At),
+        ("find", Ask::Any),
+        ("findLast", Ask::Any),
+        ("first", Ask::First),
+        ("firstNotNullOf", Ask::Any),
+        ("firstOrNull", Ask::First),
+        ("get", Ask::At),
+        ("getOrDefault", Ask::At),
+        ("getOrElse", Ask::At),
+        ("getOrNull", Ask::At),
+        ("getOrPut", Ask::At),
+        ("getValue", Ask::At),
+        ("last", Ask::Last),
+        ("lastOrNull", Ask::Last),
+        ("random", Ask::Any),
+        ("single", Ask::First),
+        ("singleOrNull", Ask::First),
+    ],
     ..Idioms::NONE
 };

@@ -1,6 +1,6 @@
 //! Python's own (docs.python.org, "Built-in Functions").
 
-use crate::syntax::idioms::{Idioms, Listing, Literals, TextStep};
+use crate::syntax::idioms::{Ask, Idioms, Listing, Literals, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     loops: &["forEach"],
@@ -34,6 +34,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     map_rounds: Some(Listing::Keys),
     same: &["list", "reversed", "set", "sorted", "tuple"],
     counts: &["enumerate"],
+    asks: &[("get", Ask::At)],
     ..Idioms::NONE
 };
 

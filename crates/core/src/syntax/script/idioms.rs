@@ -1,6 +1,6 @@
 //! JavaScript's own: what arrays and strings do (tc39.es, "ECMAScript language specification").
 
-use crate::syntax::idioms::{Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
+use crate::syntax::idioms::{Ask, Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 
 /// What is awaited is handed to a function.
 const THEN: Scope =
@@ -43,5 +43,13 @@ pub(super) const IDIOMS: Idioms = Idioms {
     hands_classes: true,
     marks_overrides: false,
     same: &["Promise.resolve", "Array.from", "Object.freeze", "Object.seal"],
+    asks: &[
+        ("at", Ask::At),
+        ("find", Ask::Any),
+        ("findLast", Ask::Any),
+        ("get", Ask::At),
+        ("pop", Ask::Last),
+        ("shift", Ask::First),
+    ],
     ..Idioms::NONE
 };

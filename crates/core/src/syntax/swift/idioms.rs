@@ -1,7 +1,7 @@
 //! Swift's own: the standard library's sequences, optionals and texts
 //! (developer.apple.com, "Swift Standard Library").
 
-use crate::syntax::idioms::{Idioms, Listing, Literals, Sequences, TextStep};
+use crate::syntax::idioms::{Ask, Idioms, Listing, Literals, Sequences, TextStep};
 
 pub(super) const IDIOMS: Idioms = Idioms {
     scopes: &[],
@@ -77,6 +77,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     same: &["Array", "Set"],
     counts: &["enumerated"],
     memberwise: true,
+    asks: &[("first", Ask::First), ("last", Ask::Last), ("randomElement", Ask::Any)],
     ..Idioms::NONE
 };
 

@@ -4,7 +4,7 @@ use super::manifest;
 use crate::facts::{ArgumentFact, Slot};
 use crate::recover::android::{bundle, code};
 use crate::syntax::{Kind, TypeName};
-use crate::values::{Built, Expr, Ref, Step, Values};
+use crate::values::{Built, Datum, Expr, Ref, Step, Values};
 
 /// An intent as it was put together, all of its ways together.
 #[derive(Default)]
@@ -102,12 +102,31 @@ impl Intent {
                 Kind::Call(_) if code::callee_name(at.at, values) == "getClass" => self.own(&at, values),
                 Kind::Name(name) if name == "javaClass" => self.own(&at, values),
                 // The action of `Intent(ACTION_VIEW, uri)` and the like is no class.
+                _ if self.held_classes(&at, values) => {}
                 _ => match values.plain_text(&at) {
                     Some(path) => self.class_called(&path, values),
                     None => self.unknown = true,
                 },
             }
         }
+    }
+
+    /// Classes that rows of a list or entries of a map hold. Whether any are known.
+    fn held_classes(&mut self, expr: &Expr, values: &Values<'_>) -> bool {
+        let found = values.eval(expr);
+        let classes = found.iter().filter_map(|value| match &value.datum {
+            Datum::Type(class) => Some(class),
+            _ => None,
+        });
+        let mut known = 0;
+        for class in classes {
+            if let Kind::ClassOf(ty) = values.kind(class.at) {
+                self.class(class.at, ty, values);
+                known += 1;
+            }
+        }
+        self.unknown |= known > 0 && known < found.len();
+        known > 0
     }
 
     fn class(&mut self, at: Ref, ty: &TypeName, values: &Values<'_>) {

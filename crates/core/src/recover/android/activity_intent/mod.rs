@@ -12,7 +12,9 @@ mod tests;
 #[cfg(test)]
 mod way_tests;
 
-use crate::facts::{Facts, Opened, RouteFact, ScreenFact, Shows, Takes, TargetFact, Unknown, Unopened, Ways};
+use crate::facts::{
+    Addresses, Facts, Opened, RouteFact, ScreenFact, Shows, Takes, TargetFact, Unknown, Unopened, Ways,
+};
 use crate::model::{RouteKind, Style};
 use crate::recover::android::{SPEAKS, WAYS, screens};
 use crate::recover::{StyleRecoverer, resource};
@@ -25,7 +27,12 @@ pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     words: &["Intent", "Activity", "intent", "finish()"],
     verbs: &["startActivity", "startActivityForResult", "startActivities", "startActivityIfNeeded"],
     recover,
-    ways: Ways { unopened: Unopened::ByItsScreen, unknown: Unknown::External, ..WAYS },
+    ways: Ways {
+        unopened: Unopened::ByItsScreen,
+        unknown: Unknown::External,
+        addresses: Addresses::AnyPath,
+        ..WAYS
+    },
     ..StyleRecoverer::SHARED
 };
 

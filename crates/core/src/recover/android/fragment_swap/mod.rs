@@ -13,7 +13,7 @@ use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::StyleRecoverer;
 use crate::recover::android::{SPEAKS, WAYS};
 use crate::syntax::{Call, Id, Kind};
-use crate::values::{Built, Expr, Ref, Type, Values};
+use crate::values::{Built, Datum, Expr, Ref, Type, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::FragmentSwap),
@@ -41,7 +41,9 @@ fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
 /// `replace(R.id.slot, ItemFragment.newInstance(id))` on a transaction.
 fn transaction(at: Ref, call: &Call, values: &Values<'_>, facts: &mut Facts) {
     let expr = Expr::new(at);
-    if values.calls_own_function(&expr, call) || !is_on_transaction(&expr, call, values) {
+    // Inside of `commit { … }` the transaction's own methods come before any of the app's.
+    let bare = values.tree(at).receiver(call).is_none() && commit_lambda(&expr, values).is_some();
+    if (!bare && values.calls_own_function(&expr, call)) || !is_on_transaction(&expr, call, values) {
         return;
     }
     let shown = shown(&expr, call, values);
@@ -146,7 +148,8 @@ fn instances(value: &Expr, site: Ref, values: &Values<'_>) -> Vec<Shown> {
 }
 
 fn instance(built: &Built, value: &Expr, site: Ref, values: &Values<'_>) -> Option<Shown> {
-    let class = values.made_class(&built.root)?;
+    let own = matches!(values.kind(built.root.at), Kind::Class(_)).then_some(built.root.at);
+    let class = values.made_class(&built.root).or(own)?;
     is_fragment(class, values).then_some(())?;
     let written = values.written(code::seen_through(value, values).at);
     let mut shown = Shown { site, class: Some(class), written, arguments: Vec::new(), open: false };
@@ -375,6 +378,19 @@ fn pager(file: u32, values: &Values<'_>, facts: &mut Facts) {
             if let Some(class) = shown.and_then(|shown| shown.class) {
                 facts.routes.push(route(class, RouteKind::Tab, Opened::Inside, values));
             }
+        }
+        held_elsewhere(at, body, values, facts);
+    }
+}
+
+/// Pages that a list or map of the adapter's holds, made or as what makes them.
+fn held_elsewhere(at: Ref, body: Id, values: &Values<'_>, facts: &mut Facts) {
+    let body = Expr::new(Ref { file: at.file, id: body });
+    for value in values.handed_back(&body).iter().flat_map(|back| values.eval(back)) {
+        let Datum::Object(made) = value.datum else { continue };
+        let shown = instance(&values.built(&made), &made, made.at, values);
+        if let Some(class) = shown.and_then(|shown| shown.class) {
+            facts.routes.push(route(class, RouteKind::Tab, Opened::Inside, values));
         }
     }
 }

@@ -5,6 +5,7 @@
 //! must stay unknown. A cell that a language does not have says so.
 
 mod absence;
+mod asked;
 mod callbacks;
 mod choices;
 mod collections;
@@ -81,7 +82,7 @@ fn shown(language: In, lines: &str) -> String {
         let call = values.tree(at).call(at.id).expect("a call");
         let shown = Expr::new(at).with(call.args.first().expect("something is shown").value);
         for site in values.sites(at, &shown) {
-            found.extend(values.eval(&site.bind(&shown)).iter().map(|value| written(value, values)));
+            found.extend(values.eval_any_case(&site.bind(&shown)).iter().map(|value| written(value, values)));
         }
     }
     found.into_iter().collect::<Vec<_>>().join(" | ")
