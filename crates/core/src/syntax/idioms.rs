@@ -16,6 +16,10 @@ pub struct Idioms {
     pub makes_list: &'static [&'static str],
     /// Functions that hand the elements of what they are called on back.
     pub passes: &'static [&'static str],
+    /// Members of a class that are the class as another language sees it.
+    pub same_class: &'static [&'static str],
+    /// A list that is declared with a type is filled elsewhere as well.
+    pub types_say_data: bool,
     /// Functions that hand back one of what they are called on.
     pub asks: &'static [(&'static str, Ask)],
     /// Delegates whose lambda is the value.
@@ -228,6 +232,8 @@ impl Idioms {
         makes_list: &[],
         passes: &[],
         asks: &[],
+        types_say_data: false,
+        same_class: &[],
         lazy: &[],
         texts: &[],
         asserts: &[],

@@ -87,12 +87,25 @@ impl<'p> Values<'p> {
                 found if !found.open && found.known.len() == 1 => self.built_with(&found.known[0], fuel),
                 _ => Built::whole(expr),
             },
+            Kind::This => self.built_subject(expr, fuel),
             Kind::Return(Some(value)) => self.built_with(&expr.with(*value), fuel),
             Kind::Block(items) => match items.last() {
                 Some(&last) => self.built_with(&expr.with(last), fuel),
                 None => Built::whole(expr),
             },
             _ => Built::whole(expr),
+        }
+    }
+
+    /// `this` inside of a scope function: what that is run on. What is done to it inside is not listed.
+    fn built_subject(&self, expr: &Expr, fuel: &Fuel) -> Built {
+        let tree = self.tree(expr.at);
+        let lambdas =
+            tree.ancestors(expr.at.id).take_while(|&id| !matches!(tree.kind(id), Kind::Function(_)));
+        let mut lambdas = lambdas.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. }));
+        match lambdas.find_map(|id| self.lambda_receiver(&expr.with(id))) {
+            Some(subject) => Built { open: true, ..self.built_with(&subject, fuel) },
+            None => Built::whole(expr),
         }
     }
 

@@ -252,6 +252,12 @@ impl<'p> Values<'p> {
                     None => return self.eval_static(expr, fuel),
                 },
                 Datum::Parameter(at) => values.push(Value::new(Datum::Parameter(at), Form::Dynamic)),
+                // The same class as another language sees it: `kind.java`.
+                Datum::Type(class)
+                    if self.tree(expr.at).idioms.same_class.contains(&member.name.as_str()) =>
+                {
+                    values.push(Value::new(Datum::Type(class), value.form));
+                }
                 _ => return self.eval_static(expr, fuel),
             }
         }

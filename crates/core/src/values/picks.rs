@@ -2,7 +2,7 @@
 //! `getOrNull(i)`, `getValue(key)`.
 
 use super::collections::Elements;
-use super::{Expr, Fuel, Values};
+use super::{Def, Expr, Fuel, Values};
 use crate::syntax::{Arg, Ask, Kind};
 
 impl Values<'_> {
@@ -18,6 +18,9 @@ impl Values<'_> {
     ) -> Option<Elements> {
         let _step = fuel.step()?;
         let (_, ask) = self.tree(at.at).idioms.asks.iter().find(|(known, _)| *known == name)?;
+        if self.is_data(of, fuel) {
+            return None;
+        }
         match ask {
             Ask::At => self.picked_at(of, args, at, fuel),
             Ask::First | Ask::Last if args.is_empty() => {
@@ -30,6 +33,15 @@ impl Values<'_> {
             }
             _ => any(self.elements_known(of, fuel)),
         }
+    }
+
+    /// Whether a list is declared with a type of its elements, in a language that says so only of what is
+    /// filled elsewhere: its first elements say nothing of the others.
+    fn is_data(&self, of: &Expr, fuel: &Fuel) -> bool {
+        let Some(Def::Variable(at)) = self.definition(of, fuel) else { return false };
+        let tree = self.tree(at);
+        let typed = tree.variable(at.id).and_then(|variable| variable.ty.as_ref());
+        tree.idioms.types_say_data && typed.is_some_and(|ty| ty.name == "Array" || ty.name.ends_with("[]"))
     }
 
     /// At a place or under a key; what is given behind that stands in.

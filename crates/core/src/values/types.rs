@@ -208,6 +208,12 @@ impl<'p> Values<'p> {
                 self.type_of_bound(at, expr, fuel)
             }
             Def::Parameter(at) => {
+                let declared = self.tree(at).parameter(at.id).and_then(|parameter| parameter.ty.as_ref());
+                let declared = declared.and_then(|ty| self.named_type(at, ty));
+                // What is passed becomes what the function says that it takes: `4` a long one.
+                if let Some(ty) = declared.filter(|ty| crate::types::plain_type(&ty.name).is_some()) {
+                    return Some(ty);
+                }
                 if let Some(bound) = expr.bound(at)
                     && let Some(ty) = self.type_of_with(&bound, fuel)
                 {

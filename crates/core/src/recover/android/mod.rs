@@ -3,6 +3,8 @@
 mod bundle;
 mod code;
 mod markup;
+#[cfg(test)]
+mod people_tests;
 
 use crate::facts::{Sentence, Ways};
 use crate::source::Language;

@@ -40,6 +40,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     puts_element: &["push", "unshift"],
     imports_by_name: true,
     keyed_objects: true,
+    types_say_data: true,
     hands_classes: true,
     marks_overrides: false,
     same: &["Promise.resolve", "Array.from", "Object.freeze", "Object.seal"],

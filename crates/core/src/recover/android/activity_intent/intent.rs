@@ -98,6 +98,18 @@ impl Intent {
                         self.name_class(&at.with(of), values);
                     }
                 }
+                // `Item::class.java.name`.
+                Kind::Member(member)
+                    if matches!(member.name.as_str(), "name" | "canonicalName" | "qualifiedName") =>
+                {
+                    self.name_class(&at.with(member.of), values);
+                }
+                Kind::Call(call) if code::callee_name(at.at, values) == "forName" => {
+                    match call.args.first() {
+                        Some(path) => self.name_class(&at.with(path.value), values),
+                        None => self.unknown = true,
+                    }
+                }
                 // `new Intent(this, getClass())`, `javaClass`.
                 Kind::Call(_) if code::callee_name(at.at, values) == "getClass" => self.own(&at, values),
                 Kind::Name(name) if name == "javaClass" => self.own(&at, values),
@@ -113,7 +125,7 @@ impl Intent {
 
     /// Classes that rows of a list or entries of a map hold. Whether any are known.
     fn held_classes(&mut self, expr: &Expr, values: &Values<'_>) -> bool {
-        let found = values.eval(expr);
+        let found = values.eval_any_case(expr);
         let classes = found.iter().filter_map(|value| match &value.datum {
             Datum::Type(class) => Some(class),
             _ => None,

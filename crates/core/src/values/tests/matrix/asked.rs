@@ -167,6 +167,10 @@ fn one_of_a_list_that_comes_from_somewhere_stays_unknown() {
             (Java, "void f(List<String> names) { show(names.get(0)); }"),
             (Dart, "void f(List<String> names) { show(names.first); }"),
             (Script, "function f() { show(load().find(it => it.a)); }"),
+            (
+                Typed,
+                "const names: string[] = ['shelf'];\nfunction f(n: number) { show(names.find(it => it.length === n)); }",
+            ),
             (Swift, "func f() { show(load().first!) }"),
             (CSharp, "void F() { show(Load().First()); }"),
             (Python, "show(load().get('a'))\n"),

@@ -1,0 +1,326 @@
+//! Intents and transactions as people write them: extensions with type parameters, rows and enums that
+//! hold classes, adapters that run what they are given, factories, pagers over what makes their pages.
+
+use crate::recover::testing::{calls, lists, routes, said, scanned};
+use expect_test::expect;
+
+#[test]
+fn helpers_adapters_factories_and_pagers() {
+    let document = scanned(
+        r#"
+//- settings.gradle
+include ':app'
+//- app/build.gradle
+apply plugin: 'com.android.application'
+android { namespace 'barn' }
+//- app/src/main/AndroidManifest.xml
+<manifest xmlns:android="http://schemas.android.com/apk/res/android"><application>
+  <activity android:name=".ui.HomeActivity"><intent-filter>
+    <action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/>
+  </intent-filter></activity>
+  <activity android:name=".ui.ItemActivity"/>
+  <activity android:name=".ui.LoanActivity"/>
+  <activity android:name=".ui.SettingsActivity"/>
+  <activity android:name=".ui.AboutActivity"/>
+  <activity android:name=".ui.PickActivity"/>
+  <activity android:name=".ui.OldActivity"/>
+  <activity android:name=".ui.TicketActivity"><intent-filter><action android:name="android.intent.action.VIEW"/><category android:name="android.intent.category.DEFAULT"/><category android:name="android.intent.category.BROWSABLE"/><data android:scheme="borrowbarn" android:host="ticket"/></intent-filter></activity>
+</application></manifest>
+//- app/src/main/java/barn/ui/Fragments.kt
+package barn.ui
+import android.os.Bundle
+import androidx.core.os.bundleOf
+import androidx.fragment.app.Fragment
+import androidx.fragment.app.setFragmentResult
+import androidx.lifecycle.ViewModel
+import barn.util.*
+class ItemsFragment : Fragment() {
+    private val filter by lazy { requireArguments().getString(ARG_FILTER)!! }
+    private val viewModel: ItemsViewModel by viewModels()
+    override fun onViewCreated(view: View, savedInstanceState: Bundle?) {
+        viewModel.event.observe(viewLifecycleOwner) { event ->
+            when (event) {
+                is ItemsEvent.OpenItem -> ItemActivity.start(requireContext(), event.id)
+                is ItemsEvent.OpenLoan -> requireActivity().open<LoanActivity> { putExtra("loanId", event.loanId) }
+                ItemsEvent.Close -> requireActivity().finish()
+            }
+        }
+        viewModel.go(filter)
+    }
+    companion object {
+        private const val ARG_FILTER = "filter"
+        @JvmStatic fun newInstance(filter: String) = ItemsFragment().apply { arguments = bundleOf(ARG_FILTER to filter) }
+    }
+}
+sealed class ItemsEvent {
+    data class OpenItem(val id: Long) : ItemsEvent()
+    data class OpenLoan(val loanId: String) : ItemsEvent()
+    object Close : ItemsEvent()
+}
+class ItemsViewModel : ViewModel() { val event = SingleLiveEvent<ItemsEvent>(); fun go(f: String) { event.value = ItemsEvent.OpenItem(4) } }
+class LoansFragment : Fragment() {
+    override fun onViewCreated(view: View, savedInstanceState: Bundle?) {
+        button.setOnClickListener { context?.launch<LoanActivity> { putString("loanId", "7") } }
+        ticket.setOnClickListener { startActivity(Intent(Intent.ACTION_VIEW, Uri.parse("borrowbarn://ticket/9"))) }
+        child.setOnClickListener { parentFragmentManager.beginTransaction().replace(R.id.container, MemberFragment::class.java, null).addToBackStack("m").commit() }
+        sheet.setOnClickListener { DaysSheet().show(childFragmentManager, DaysSheet.TAG) }
+    }
+}
+class MemberFragment : Fragment()
+class DaysSheet : BottomSheetDialogFragment() { companion object { const val TAG = "days" } }
+//- app/src/main/java/barn/ui/HomeActivity.kt
+package barn.ui
+import android.content.Intent
+import android.os.Bundle
+import android.view.MenuItem
+import androidx.activity.result.contract.ActivityResultContracts
+import androidx.appcompat.app.AppCompatActivity
+import androidx.fragment.app.Fragment
+import androidx.viewpager2.adapter.FragmentStateAdapter
+import barn.util.*
+data class MenuRow(val title: String, val target: Class<*>)
+class HomeActivity : AppCompatActivity() {
+    private val rows = listOf(MenuRow("Settings", SettingsActivity::class.java), MenuRow("About", AboutActivity::class.java))
+    private val pick = registerForActivityResult(ActivityResultContracts.StartActivityForResult()) { result ->
+        if (result.resultCode == RESULT_OK) show(result.data?.getStringExtra("picked"))
+    }
+    override fun onCreate(savedInstanceState: Bundle?) {
+        super.onCreate(savedInstanceState)
+        binding.list.adapter = RowAdapter(rows) { row -> startActivity(Intent(this, row.target)) }
+        binding.pick.setOnClickListener { pick.launch(Intent(this, PickActivity::class.java)) }
+        binding.pager.adapter = Pages(this)
+        binding.nav.setOnItemSelectedListener { item ->
+            when (item.itemId) {
+                R.id.items -> replace(R.id.container, ItemsFragment.newInstance("all"))
+                R.id.loans -> replace(R.id.container, LoansFragment(), addToBackStack = false)
+            }
+            true
+        }
+    }
+    override fun onOptionsItemSelected(item: MenuItem): Boolean = when (item.itemId) {
+        R.id.action_about -> { Nav.goTo(this, AboutActivity::class.java); true }
+        R.id.action_out -> { Nav.goTo(this, HomeActivity::class.java, clear = true); true }
+        else -> super.onOptionsItemSelected(item)
+    }
+}
+class Pages(activity: AppCompatActivity) : FragmentStateAdapter(activity) {
+    private val makers: List<() -> Fragment> = listOf({ ItemsFragment.newInstance("mine") }, ::LoansFragment, { MemberFragment() })
+    override fun getItemCount() = makers.size
+    override fun createFragment(position: Int): Fragment = makers[position]()
+}
+class RowAdapter(private val rows: List<MenuRow>, private val onClick: (MenuRow) -> Unit) {
+    fun onBindViewHolder(holder: Holder, position: Int) { val row = rows[position]; holder.itemView.setOnClickListener { onClick(row) } }
+}
+//- app/src/main/java/barn/ui/ItemActivity.java
+package barn.ui;
+import android.app.Activity;
+import android.app.PendingIntent;
+import android.content.Context;
+import android.content.Intent;
+import android.os.Bundle;
+import barn.util.Nav;
+public class ItemActivity extends Activity {
+    public static void start(Context context, long id) { context.startActivity(newIntent(context, id)); }
+    public static Intent newIntent(Context context, long id) {
+        Intent intent = new Intent(context, ItemActivity.class);
+        intent.putExtra(Nav.EXTRA_ID, id);
+        return intent;
+    }
+    @Override protected void onCreate(Bundle state) {
+        super.onCreate(state);
+        final long id = getIntent().getLongExtra(Nav.EXTRA_ID, -1L);
+        findViewById(R.id.borrow).setOnClickListener(v -> {
+            Intent intent = new Intent();
+            intent.setClass(this, LoanActivity.class);
+            intent.putExtra("loanid", String.valueOf(id));
+            startActivityForResult(intent, 12);
+        });
+        findViewById(R.id.remind).setOnClickListener(this::remind);
+    }
+    private void remind(android.view.View view) {
+        PendingIntent pending = PendingIntent.getActivity(this, 0, new Intent(this, TicketActivity.class), PendingIntent.FLAG_IMMUTABLE);
+    }
+}
+class LoanActivity extends Activity {
+    @Override protected void onCreate(Bundle state) {
+        Bundle extras = getIntent().getExtras();
+        String loanId = extras.getString("loanId");
+        setResult(RESULT_OK, new Intent().putExtra("done", true));
+        finish();
+    }
+}
+class SettingsActivity extends Activity {}
+class AboutActivity extends Activity {}
+class TicketActivity extends Activity {}
+class PickActivity extends Activity { void done() { Intent data = new Intent(); data.putExtra("picked", "x"); setResult(RESULT_OK, data); finish(); } }
+class OldActivity extends Activity {}
+//- app/src/main/java/barn/util/Navigator.kt
+package barn.util
+import android.app.Activity
+import android.content.Context
+import android.content.Intent
+import android.net.Uri
+import android.os.Bundle
+import androidx.fragment.app.Fragment
+import androidx.fragment.app.FragmentActivity
+import androidx.fragment.app.commit
+inline fun <reified T : Activity> Context.launch(extras: Bundle.() -> Unit = {}) {
+    startActivity(Intent(this, T::class.java).putExtras(Bundle().apply(extras)))
+}
+inline fun <reified T : Activity> Activity.open(noinline block: Intent.() -> Unit = {}) = startActivity(intentFor<T>(this).apply(block))
+inline fun <reified T : Any> intentFor(context: Context): Intent = Intent(context, T::class.java)
+fun FragmentActivity.replace(id: Int, fragment: Fragment, addToBackStack: Boolean = true) {
+    supportFragmentManager.commit {
+        replace(id, fragment, fragment::class.java.simpleName)
+        if (addToBackStack) addToBackStack(null)
+    }
+}
+object Nav {
+    const val EXTRA_ID = "extra_id"
+    fun goTo(context: Context, target: Class<out Activity>, clear: Boolean = false) {
+        val intent = Intent(context, target)
+        if (clear) intent.flags = Intent.FLAG_ACTIVITY_NEW_TASK or Intent.FLAG_ACTIVITY_CLEAR_TASK
+        context.startActivity(intent)
+    }
+}
+"#,
+    );
+    lists(
+        &routes(&document),
+        expect![[r#"
+        *HomeActivity [activity] -> HomeActivity () AndroidManifest.xml:2
+        ItemActivity [activity] -> ItemActivity (extra_id?: Long) AndroidManifest.xml:5
+        LoanActivity [activity] -> LoanActivity (loanId?: String) AndroidManifest.xml:6
+        SettingsActivity [activity] -> SettingsActivity () AndroidManifest.xml:7
+        AboutActivity [activity] -> AboutActivity () AndroidManifest.xml:8
+        PickActivity [activity] -> PickActivity () AndroidManifest.xml:9
+        OldActivity [activity] -> OldActivity () AndroidManifest.xml:10
+        TicketActivity [activity] -> TicketActivity () <borrowbarn://ticket> AndroidManifest.xml:11
+        ItemsFragment [tab] -> ItemsFragment (filter: String) Fragments.kt:8
+        LoansFragment [tab] -> LoansFragment () Fragments.kt:32
+        MemberFragment [tab] -> MemberFragment () Fragments.kt:40
+        DaysSheet [sheet] -> DaysSheet () Fragments.kt:41"#]],
+    );
+    lists(
+        &calls(&document),
+        expect![[r#"
+        ItemsFragment open LoanActivity typed () Fragments.kt:15
+        ItemsFragment back - () Fragments.kt:16
+        LoansFragment open LoanActivity typed () Fragments.kt:34
+        LoansFragment link TicketActivity literal () Fragments.kt:35
+        LoansFragment open MemberFragment typed () Fragments.kt:36
+        LoansFragment present DaysSheet typed () Fragments.kt:37
+        HomeActivity open SettingsActivity|AboutActivity computed () HomeActivity.kt:18
+        HomeActivity open PickActivity typed () HomeActivity.kt:19
+        HomeActivity open ItemsFragment typed (filter) HomeActivity.kt:23
+        HomeActivity open LoansFragment typed () HomeActivity.kt:24
+        HomeActivity reset AboutActivity typed () HomeActivity.kt:30
+        HomeActivity reset HomeActivity typed () HomeActivity.kt:31
+        ItemsFragment open ItemActivity typed (extra_id) ItemActivity.java:9
+        ItemActivity open LoanActivity typed (loanid) ItemActivity.java:22
+        ItemActivity link TicketActivity typed () ItemActivity.java:27
+        LoanActivity back - () ItemActivity.java:35
+        PickActivity back - () ItemActivity.java:41"#]],
+    );
+    lists(
+        &said(&document),
+        expect![[r#"
+        warning orphan-screen AndroidManifest.xml:10 no call, menu or deep link names `OldActivity`
+        warning hard-coded-route Fragments.kt:35 the route `borrowbarn://ticket/9` is written in place
+        warning result-unmatched ItemActivity.java:34 nothing receives the result `done`"#]],
+    );
+}
+
+#[test]
+fn classes_that_rows_maps_and_enums_hold() {
+    let document = scanned(
+        r#"
+//- settings.gradle
+include ':app'
+//- app/build.gradle
+apply plugin: 'com.android.application'
+android { namespace 'barn' }
+//- app/src/main/AndroidManifest.xml
+<manifest xmlns:android="http://schemas.android.com/apk/res/android"><application>
+  <activity android:name=".HomeActivity"><intent-filter>
+    <action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/>
+  </intent-filter></activity>
+  <activity android:name=".ItemActivity"/>
+  <activity android:name=".LoanActivity"/>
+  <activity android:name=".SettingsActivity"/>
+  <activity android:name=".AboutActivity"/>
+  <activity android:name=".PickActivity"/>
+  <activity android:name=".OldActivity"/>
+  <activity android:name=".TicketActivity"><intent-filter><action android:name="android.intent.action.VIEW"/><category android:name="android.intent.category.DEFAULT"/><category android:name="android.intent.category.BROWSABLE"/><data android:scheme="borrowbarn" android:host="ticket"/></intent-filter></activity>
+</application></manifest>
+//- app/src/main/java/barn/Home.kt
+package barn
+import android.content.Intent
+import android.app.Activity
+data class MenuRow(val title: String, val target: Class<*>, val needs: String? = null)
+enum class Entry(val cls: Class<out Activity>) { ITEM(ItemActivity::class.java), LOAN(LoanActivity::class.java) }
+class HomeActivity : Activity() {
+    private val rows = listOf(MenuRow("Settings", SettingsActivity::class.java), MenuRow("About", AboutActivity::class.java))
+    private val byId = mapOf(R.id.pick to PickActivity::class, R.id.ticket to TicketActivity::class)
+    fun a() { rows.forEach { row -> button(row.title) { startActivity(Intent(this, row.target)) } } }
+    fun b(position: Int) { startActivity(Intent(this, rows[position].target)) }
+    fun c(id: Int) { startActivity(Intent(this, byId.getValue(id).java)) }
+    fun d(id: Int) { byId[id]?.let { startActivity(Intent(this@HomeActivity, it.java)) } }
+    fun e(entry: Entry) { startActivity(Intent(this, entry.cls)) }
+    fun f() { for (entry in Entry.values()) { add { startActivity(Intent(this, entry.cls)) } } }
+    fun g() { val (title, target) = rows[0]; startActivity(Intent(this, target)) }
+    fun h(name: String) { val cls = when (name) { "a" -> ItemActivity::class.java; else -> LoanActivity::class.java }; startActivity(Intent(this, cls)) }
+    fun i() { go(OldActivity::class) }
+    private fun go(kls: kotlin.reflect.KClass<out Activity>, vararg extras: Pair<String, String>) { startActivity(Intent(this, kls.java).apply { extras.forEach { putExtra(it.first, it.second) } }) }
+    fun j() { startActivity(Intent().setClassName(this, "barn.AboutActivity")) }
+    fun k() { startActivity(Intent().setClassName(packageName, AboutActivity::class.java.name)) }
+    fun l() { startActivity(Intent(this, Class.forName("barn.AboutActivity"))) }
+    fun m() { startActivities(arrayOf(Intent(this, ItemActivity::class.java), Intent(this, LoanActivity::class.java))) }
+    fun n() { TaskStackBuilder.create(this).addNextIntentWithParentStack(Intent(this, TicketActivity::class.java)).startActivities() }
+    fun r() { startActivity(ItemActivity.intent(this, 4)) }
+    fun s() { ContextCompat.startActivity(this, Intent(this, ItemActivity::class.java), null) }
+}
+class ItemActivity : Activity() { companion object { fun intent(c: Context, id: Long): Intent = Intent(c, ItemActivity::class.java).putExtra("id", id) } 
+  override fun onCreate(b: Bundle?) { val id = intent.getLongExtra("id", 0) } }
+class LoanActivity : Activity()
+class SettingsActivity : Activity()
+class AboutActivity : Activity()
+class PickActivity : Activity()
+class OldActivity : Activity()
+class TicketActivity : Activity()
+"#,
+    );
+    lists(
+        &routes(&document),
+        expect![[r#"
+        *HomeActivity [activity] -> HomeActivity () AndroidManifest.xml:2
+        ItemActivity [activity] -> ItemActivity (id?: Long) AndroidManifest.xml:5
+        LoanActivity [activity] -> LoanActivity () AndroidManifest.xml:6
+        SettingsActivity [activity] -> SettingsActivity () AndroidManifest.xml:7
+        AboutActivity [activity] -> AboutActivity () AndroidManifest.xml:8
+        PickActivity [activity] -> PickActivity () AndroidManifest.xml:9
+        OldActivity [activity] -> OldActivity () AndroidManifest.xml:10
+        TicketActivity [activity] -> TicketActivity () <borrowbarn://ticket> AndroidManifest.xml:11"#]],
+    );
+    lists(
+        &calls(&document),
+        expect![[r#"
+        HomeActivity open SettingsActivity|AboutActivity computed () Home.kt:9
+        HomeActivity open SettingsActivity|AboutActivity computed () Home.kt:10
+        HomeActivity open PickActivity|TicketActivity computed () Home.kt:11
+        HomeActivity open PickActivity|TicketActivity computed () Home.kt:12
+        HomeActivity open ItemActivity|LoanActivity computed () Home.kt:13
+        HomeActivity open ItemActivity|LoanActivity computed () Home.kt:14
+        HomeActivity open SettingsActivity typed () Home.kt:15
+        HomeActivity open ItemActivity|LoanActivity computed () Home.kt:16
+        HomeActivity open OldActivity typed () Home.kt:17
+        HomeActivity open AboutActivity typed () Home.kt:19
+        HomeActivity open AboutActivity typed () Home.kt:20
+        HomeActivity open AboutActivity typed () Home.kt:21
+        HomeActivity open ItemActivity|LoanActivity typed () Home.kt:22
+        HomeActivity link TicketActivity typed () Home.kt:23
+        HomeActivity open ItemActivity typed (id) Home.kt:24
+        HomeActivity open ItemActivity typed () Home.kt:25"#]],
+    );
+    lists(&said(&document), expect![[r#""#]]);
+}
