@@ -262,7 +262,11 @@ impl<'p> Values<'p> {
     pub fn handed_back(&self, body: &Expr) -> Vec<Expr> {
         let returns = self.returns(body.at);
         match (returns.is_empty(), self.kind(body.at)) {
-            (false, _) => returns.into_iter().map(|id| body.with(id)).collect(),
+            (false, _) => {
+                let fuel = Fuel::new();
+                let taken = returns.into_iter().filter(|&id| self.is_on_the_way(body, id, &fuel));
+                taken.map(|id| body.with(id)).collect()
+            }
             (true, Kind::Block(_)) => Vec::new(),
             (true, _) => vec![body.clone()],
         }

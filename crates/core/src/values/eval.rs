@@ -132,8 +132,8 @@ impl<'p> Values<'p> {
                 None => Value::unknown(),
             },
             Kind::Cast { of, .. } => self.eval_with(&expr.with(*of), fuel),
-            Kind::Branch { arms, .. } => {
-                let bodies: Vec<Id> = arms.iter().map(|arm| arm.body).collect();
+            Kind::Branch { subject, arms } => {
+                let bodies = self.arms_taken(expr, *subject, arms, fuel);
                 self.either(expr, &bodies, fuel)
             }
             Kind::Block(items) => {
@@ -544,10 +544,11 @@ impl<'p> Values<'p> {
 
     /// What a body hands back: its returns, or what it is.
     pub(super) fn eval_body(&self, body: &Expr, fuel: &Fuel) -> Vec<Value> {
-        let returns = self.returns(body.at);
+        let mut returns = self.returns(body.at);
         if returns.is_empty() {
             return self.eval_with(body, fuel);
         }
+        returns.retain(|&id| self.is_on_the_way(body, id, fuel));
         self.either(body, &returns, fuel)
     }
 }

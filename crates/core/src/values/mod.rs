@@ -5,6 +5,7 @@
 //! cyclic constants and self-calling helpers end.
 
 mod additions;
+mod arms;
 mod asked;
 
 mod build;

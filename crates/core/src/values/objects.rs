@@ -3,7 +3,7 @@
 use super::eval::Value;
 use super::{Datum, Def, Env, Expr, Frame, Fuel, Ref, Values};
 use crate::model::Form;
-use crate::syntax::{Arg, Call, ClassKind, Id, Kind, Modifier};
+use crate::syntax::{Arg, Call, Class, ClassKind, Id, Kind, Modifier};
 use std::sync::Arc;
 
 /// Bases of bases are followed this deep.
@@ -320,19 +320,25 @@ impl<'p> Values<'p> {
 
     fn member_of_base(&self, here: &Expr, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
         let class = self.class(here.at)?;
+        if class.kind == ClassKind::Entry {
+            return self.member_of_enum(here, class, name, fuel);
+        }
         for base in &class.supers {
-            let at = match class.kind {
-                ClassKind::Entry => self.enclosing_class(here.at),
-                _ => self.class_named(here.at, &base.ty.name),
-            };
-            let Some(at) = at else { continue };
-            let params = self.constructor_params(at);
-            let env = self.bind(at.file, &params, &base.args, here, here.env.clone());
+            let Some(at) = self.class_named(here.at, &base.ty.name) else { continue };
+            let env = self.bind(at.file, &self.constructor_params(at), &base.args, here, here.env.clone());
             if let Some(values) = self.member_of_made(at, env, name, fuel) {
                 return Some(values);
             }
         }
         None
+    }
+
+    /// A member that a case has from its enum, which may ask which case it is of.
+    fn member_of_enum(&self, case: &Expr, declared: &Class, name: &str, fuel: &Fuel) -> Option<Vec<Value>> {
+        let at = self.enclosing_class(case.at)?;
+        let args = declared.supers.first().map(|base| base.args.as_slice()).unwrap_or_default();
+        let env = self.bind(at.file, &self.constructor_params(at), args, case, case.env.clone());
+        self.member_of_made(at, Frame::env(vec![(at, case.clone())], env), name, fuel)
     }
 
     /// The parameters that an object of a class is made with: of its primary constructor, or of the

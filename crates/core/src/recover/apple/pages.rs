@@ -5,7 +5,7 @@ use super::controllers::{CONTAINERS, is_container, is_controller, is_controller_
 use super::scenes::{At2, Board, initial};
 use super::shown::shown;
 use crate::syntax::{AssignOp, Call, Id, Kind};
-use crate::values::{Def, Expr, Ref, Step, Values};
+use crate::values::{Datum, Def, Expr, Ref, Step, Values};
 
 /// Controllers in controllers are followed this deep.
 const MAX_DEPTH: usize = 16;
@@ -21,6 +21,8 @@ pub(super) struct Page {
     pub(super) steps: Vec<Step>,
     /// It stands in a navigation controller of its own.
     pub(super) wrapped: bool,
+    /// What else it may be, where a choice is made.
+    pub(super) also: Vec<Page>,
 }
 
 /// Kinds of pages.
@@ -46,7 +48,8 @@ pub(super) fn page(expr: &Expr, values: &Values<'_>) -> Page {
 }
 
 fn follow(expr: &Expr, steps: Vec<Step>, depth: usize, values: &Values<'_>) -> Page {
-    let unknown = |steps| Page { what: What::Unknown, made: expr.clone(), steps, wrapped: false };
+    let unknown =
+        |steps| Page { what: What::Unknown, made: expr.clone(), steps, wrapped: false, also: Vec::new() };
     if depth > MAX_DEPTH {
         return unknown(steps);
     }
@@ -65,19 +68,49 @@ fn follow(expr: &Expr, steps: Vec<Step>, depth: usize, values: &Values<'_>) -> P
         }
         Kind::Name(_) | Kind::Member(_) => named(expr, steps, depth, values),
         Kind::Call(call) => called(expr, call, steps, depth, values),
-        Kind::Branch { arms, .. } => match arms.first() {
-            Some(arm) => follow(&expr.with(arm.body), steps, depth + 1, values),
-            None => unknown(steps),
-        },
+        Kind::Branch { .. } => {
+            let ways = values.ways_taken(expr).into_iter().map(|way| expr.with(way)).collect();
+            any_of(ways, steps.clone(), depth, values).unwrap_or_else(|| unknown(steps))
+        }
         Kind::Block(items) => {
-            match values.handed_back(expr).first().cloned().or(items.last().map(|&id| expr.with(id))) {
-                Some(last) => follow(&last, steps, depth + 1, values),
-                None => unknown(steps),
+            let mut ways = values.handed_back(expr);
+            if ways.is_empty() {
+                ways.extend(items.last().map(|&id| expr.with(id)));
             }
+            any_of(ways, steps.clone(), depth, values).unwrap_or_else(|| unknown(steps))
         }
         Kind::Return(Some(value)) => follow(&expr.with(*value), steps, depth + 1, values),
         _ => unknown(steps),
     }
+}
+
+/// What one of several ways shows, with what the others do; those of which nothing is known say nothing.
+fn any_of(ways: Vec<Expr>, steps: Vec<Step>, depth: usize, values: &Values<'_>) -> Option<Page> {
+    let mut pages: Vec<Page> = Vec::new();
+    for page in ways.iter().map(|way| follow(way, steps.clone(), depth + 1, values)) {
+        let same = |known: &Page| matches!((&known.what, &page.what), (What::Class(a), What::Class(b)) | (What::View(a), What::View(b)) if a == b);
+        if !pages.iter().any(same) {
+            pages.push(page);
+        }
+    }
+    pages.sort_by_key(|page| matches!(page.what, What::Unknown | What::Platform));
+    let mut pages = pages.into_iter();
+    let first = pages.next()?;
+    let also = pages.flat_map(|mut page| {
+        let more = std::mem::take(&mut page.also);
+        std::iter::once(page).chain(more)
+    });
+    let also = also.filter(|page| matches!(page.what, What::Class(_) | What::View(_))).collect::<Vec<_>>();
+    Some(Page { also: first.also.iter().cloned().chain(also).collect(), ..first })
+}
+
+/// What a computed property, or a call of what a list or a variable holds, makes.
+fn made_by(expr: &Expr, steps: &[Step], depth: usize, values: &Values<'_>) -> Option<Page> {
+    let made = values.eval(expr).into_iter().filter_map(|value| match value.datum {
+        Datum::Object(made) if made.at != expr.at => Some(made),
+        _ => None,
+    });
+    any_of(made.collect(), steps.to_vec(), depth, values)
 }
 
 fn named(expr: &Expr, mut steps: Vec<Step>, depth: usize, values: &Values<'_>) -> Page {
@@ -86,6 +119,11 @@ fn named(expr: &Expr, mut steps: Vec<Step>, depth: usize, values: &Values<'_>) -
     {
         let name = variable.name.clone();
         steps.extend(values.steps_of(at, &name));
+        if variable.getter.is_some()
+            && let Some(page) = made_by(expr, &steps, depth, values)
+        {
+            return page;
+        }
         if let Some(behind) = values.value_behind(expr).filter(|behind| behind.at != expr.at) {
             return follow(&behind, steps, depth + 1, values);
         }
@@ -93,7 +131,7 @@ fn named(expr: &Expr, mut steps: Vec<Step>, depth: usize, values: &Values<'_>) -
         let class =
             values.type_of(expr).and_then(|ty| ty.class).filter(|&class| is_controller(class, values));
         let what = class.filter(|&class| !is_container(class, values)).map_or(What::Unknown, What::Class);
-        return Page { what, made: expr.clone(), steps, wrapped: false };
+        return Page { what, made: expr.clone(), steps, wrapped: false, also: Vec::new() };
     }
     match values.value_behind(expr).filter(|behind| behind.at != expr.at) {
         Some(behind) => follow(&behind, steps, depth + 1, values),
@@ -102,14 +140,14 @@ fn named(expr: &Expr, mut steps: Vec<Step>, depth: usize, values: &Values<'_>) -
                 ty.class.is_none() && is_controller_name(&ty.name) && ty.name != "UIViewController"
             });
             let what = if platform { What::Platform } else { What::Unknown };
-            Page { what, made: expr.clone(), steps, wrapped: false }
+            Page { what, made: expr.clone(), steps, wrapped: false, also: Vec::new() }
         }
     }
 }
 
 fn called(expr: &Expr, call: &Call, mut steps: Vec<Step>, depth: usize, values: &Values<'_>) -> Page {
     let tree = values.tree(expr.at);
-    let page = |what, steps| Page { what, made: expr.clone(), steps, wrapped: false };
+    let page = |what, steps| Page { what, made: expr.clone(), steps, wrapped: false, also: Vec::new() };
     if let Kind::Lambda { body, .. } = tree.kind(call.callee) {
         return follow(&expr.with(*body), steps, depth + 1, values);
     }
@@ -132,6 +170,9 @@ fn called(expr: &Expr, call: &Call, mut steps: Vec<Step>, depth: usize, values: 
     if let Some(body) = values.called_body(expr) {
         return follow(&body, steps, depth + 1, values);
     }
+    if let Some(page) = made_by(expr, &steps, depth, values) {
+        return page;
+    }
     let Some((name, _)) = tree.callee(call) else { return page(What::Unknown, steps) };
     let arg = |label: &str| {
         let found = call.args.iter().find(|arg| arg.name.as_deref() == Some(label))?;
@@ -149,7 +190,13 @@ fn called(expr: &Expr, call: &Call, mut steps: Vec<Step>, depth: usize, values: 
         "UIHostingController" => {
             let view = arg("rootView").and_then(|view| shown(&view, values).into_iter().next());
             match view {
-                Some(view) => Page { what: What::View(view.class), made: view.made, steps, wrapped: false },
+                Some(view) => Page {
+                    what: What::View(view.class),
+                    made: view.made,
+                    steps,
+                    wrapped: false,
+                    also: Vec::new(),
+                },
                 None => page(What::Unknown, steps),
             }
         }
@@ -173,7 +220,13 @@ fn contained(expr: &Expr, call: &Call, steps: &[Step], depth: usize, values: &Va
     let root = root.map(|arg| expr.with(arg.value)).or_else(|| put_in(steps, navigates, values));
     match root {
         Some(root) => Page { wrapped: true, ..follow(&root, Vec::new(), depth + 1, values) },
-        None => Page { what: What::Unknown, made: expr.clone(), steps: Vec::new(), wrapped: true },
+        None => Page {
+            what: What::Unknown,
+            made: expr.clone(),
+            steps: Vec::new(),
+            wrapped: true,
+            also: Vec::new(),
+        },
     }
 }
 

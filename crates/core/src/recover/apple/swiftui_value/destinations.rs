@@ -175,8 +175,12 @@ pub(super) fn choice_of(content: &Expr, class: Ref, depth: usize, values: &Value
     }
 }
 
-/// A computed property, or the value itself where the enum is a view.
+/// A computed property, a method that is handed over, or the value itself where the enum is a view.
 fn through_name(content: &Expr, class: Ref, depth: usize, values: &Values<'_>) -> Option<Choice> {
+    if let Some(at) = values.named_function(content) {
+        let body = values.tree(at).function(at.id)?.body?;
+        return choice_of(&Expr::new(Ref { file: at.file, id: body }), class, depth + 1, values);
+    }
     if let Some(Def::Variable(at)) = values.meaning(content)
         && let Some(getter) = values.tree(at).variable(at.id)?.getter
     {

@@ -1,6 +1,6 @@
 //! Tabs, by the tag or value that selects each (developer.apple.com, "TabView").
 
-use super::destinations::route;
+use super::destinations::{cases, choice_of, route};
 use super::stacks::{STYLE, place_of};
 use super::targets::case_of;
 use crate::facts::{
@@ -11,7 +11,7 @@ use crate::model::{Form, RouteKind, Verb};
 use crate::recover::apple::shown::shown;
 use crate::recover::apple::variables::{uses, variable_of, with_bindings};
 use crate::recover::code;
-use crate::syntax::{Call, Id, Kind};
+use crate::syntax::{Call, ClassKind, Id, Kind};
 use crate::values::{Def, Expr, Ref, Values};
 
 /// A tab and what selects it.
@@ -35,7 +35,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let selection =
             selection.and_then(|arg| variable_of(&Expr::new(Ref { file, id: arg.value }), values));
         let chosen = selection.and_then(|variable| type_of(variable, values));
-        let tabs = tabs(Ref { file, id: content.value }, chosen, values);
+        let tabs = tabs(Ref { file, id: content.value }, chosen, values, facts);
         if !tabs.is_empty() {
             declare(at, tabs, selection, values, facts);
         }
@@ -90,7 +90,7 @@ fn is_paged(at: Ref, values: &Values<'_>) -> bool {
     false
 }
 
-fn tabs(content: Ref, chosen: Option<Ref>, values: &Values<'_>) -> Vec<Tab> {
+fn tabs(content: Ref, chosen: Option<Ref>, values: &Values<'_>, facts: &mut Facts) -> Vec<Tab> {
     let tree = values.tree(content);
     let Kind::Lambda { body, .. } = tree.kind(content.id) else { return Vec::new() };
     let mut items = vec![*body];
@@ -110,44 +110,61 @@ fn tabs(content: Ref, chosen: Option<Ref>, values: &Values<'_>) -> Vec<Tab> {
                     _ => None,
                 }));
             }
-            _ => found.extend(tab(Ref { file: content.file, id }, chosen, values)),
+            _ => found.extend(tab(Ref { file: content.file, id }, chosen, values, facts)),
         }
     }
     found
 }
 
 /// `Tab("Shelf", value: .shelf) { … }`, `ShelfView().tag(Tab.shelf)`, or a view with neither.
-fn tab(at: Ref, chosen: Option<Ref>, values: &Values<'_>) -> Option<Tab> {
+fn tab(at: Ref, chosen: Option<Ref>, values: &Values<'_>, facts: &mut Facts) -> Vec<Tab> {
     let tree = values.tree(at);
-    let call = tree.call(at.id)?;
+    let Some(call) = tree.call(at.id) else { return Vec::new() };
+    let here = |id: Id| Expr::new(Ref { file: at.file, id });
     if code::callee_name(at, values) == "Tab" && tree.receiver(call).is_none() {
-        let content =
-            call.args.iter().rev().find(|arg| matches!(tree.kind(arg.value), Kind::Lambda { .. }))?;
-        let value = call.args.iter().find(|arg| arg.name.as_deref() == Some("value")).map(|arg| arg.value);
-        return make(
-            at,
-            Ref { file: at.file, id: content.value },
-            (value, chosen),
-            code::callee_at(at, values),
-            values,
-        );
+        let content = call.args.iter().rev().find(|arg| matches!(tree.kind(arg.value), Kind::Lambda { .. }));
+        let Some(content) = content.map(|arg| Ref { file: at.file, id: arg.value }) else {
+            return Vec::new();
+        };
+        let value = call.args.iter().find(|arg| arg.name.as_deref() == Some("value"));
+        let value = value.map(|arg| here(arg.value));
+        let place = code::callee_at(at, values);
+        return of_each_case(content, value.as_ref(), chosen, values, facts)
+            .unwrap_or_else(|| make(content, value, chosen, place, values).into_iter().collect());
     }
     let tag = modifier(at, "tag", values);
     let place = tag.map_or_else(|| code::callee_at(at, values), |(at, _)| code::callee_at(at, values));
-    let value = tag.and_then(|(_, call)| call.args.first()).map(|arg| arg.value);
-    make(at, at, (value, chosen), place, values)
+    let value = tag.and_then(|(_, call)| call.args.first()).map(|arg| here(arg.value));
+    of_each_case(at, value.as_ref(), chosen, values, facts)
+        .unwrap_or_else(|| make(at, value, chosen, place, values).into_iter().collect())
+}
+
+/// `ForEach(AppTab.allCases) { tab in tab.content.tag(tab) }`: a tab for each case, by the switch that
+/// says what each shows.
+fn of_each_case(
+    content: Ref,
+    value: Option<&Expr>,
+    chosen: Option<Ref>,
+    values: &Values<'_>,
+    facts: &mut Facts,
+) -> Option<Vec<Tab>> {
+    let is_one = value.is_some_and(|value| tab_case(value, chosen, values).is_some());
+    let class = value.and_then(|value| values.type_of(value)?.class).or(chosen).filter(|_| !is_one)?;
+    (values.class(class)?.kind == ClassKind::Enum).then_some(())?;
+    let choice = choice_of(&Expr::new(content), class, 0, values)?;
+    let routes = cases(class, &choice, values, facts).into_iter();
+    Some(routes.map(|fact| Tab { route: RouteFact { kind: RouteKind::Tab, ..fact } }).collect())
 }
 
 fn make(
-    at: Ref,
     content: Ref,
-    (value, chosen): (Option<Id>, Option<Ref>),
+    value: Option<Expr>,
+    chosen: Option<Ref>,
     place: At,
     values: &Values<'_>,
 ) -> Option<Tab> {
     let views = shown(&Expr::new(content), values);
     let first = views.first()?;
-    let value = value.map(|id| Expr::new(Ref { file: at.file, id }));
     let case = value.as_ref().and_then(|value| tab_case(value, chosen, values));
     let text = || value.as_ref().and_then(|value| values.plain_text(value));
     let number = || {

@@ -134,6 +134,7 @@ fn shows(
                 target: TargetFact::Routes(vec![RouteKey(class_at(*class, values))]),
                 ..base
             })
+            .map(|fact| or_others(fact, &found.also, verb, values, facts))
         }
         What::Identified(..) | What::Initial(_) => Some(scene_call(base, &found, values)),
         What::Platform => None,
@@ -141,6 +142,20 @@ fn shows(
             Some(CallFact { target: TargetFact::Unknown, written: values.written(given.at), ..base })
         }
     }
+}
+
+/// A call that may show others as well, by a choice.
+fn or_others(fact: CallFact, also: &[Page], verb: Verb, values: &Values<'_>, facts: &mut Facts) -> CallFact {
+    let (TargetFact::Routes(mut keys), false) = (fact.target.clone(), also.is_empty()) else { return fact };
+    let kind = if verb == Verb::Present { RouteKind::Sheet } else { RouteKind::Screen };
+    for page in also {
+        if let What::Class(class) | What::View(class) = page.what {
+            facts.routes.push(route(class, kind, values));
+            facts.own.push(way(class, page, verb, values));
+            keys.push(RouteKey(class_at(class, values)));
+        }
+    }
+    CallFact { target: TargetFact::Routes(keys), form: Form::Computed, open: true, ..fact }
 }
 
 fn way(class: Ref, page: &Page, verb: Verb, values: &Values<'_>) -> ShownAs {

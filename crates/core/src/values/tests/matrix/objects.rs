@@ -42,7 +42,7 @@ fn a_case_by_its_name() {
 #[test]
 fn what_a_case_is_told_by_a_choice() {
     row(
-        "loans | shelf",
+        "shelf",
         &[
             (
                 Kotlin,
