@@ -309,10 +309,13 @@ impl<'p> Values<'p> {
             Def::Parameter(at) => {
                 match expr.bound(*at).or_else(|| self.handed(*at).map(|of| expr.with(of))) {
                     Some(bound) => self.eval_with(&bound, fuel),
-                    None => self.eval_each(*at, &expr.env, fuel).unwrap_or_else(|| {
-                        let list = self.list_taken_from(*at, &expr.env, fuel);
-                        vec![Value::parameter(list.unwrap_or(*at))]
-                    }),
+                    None => self
+                        .eval_each(*at, &expr.env, fuel)
+                        .or_else(|| self.eval_kept(*at, expr, fuel))
+                        .unwrap_or_else(|| {
+                            let list = self.list_taken_from(*at, &expr.env, fuel);
+                            vec![Value::parameter(list.unwrap_or(*at))]
+                        }),
                 }
             }
             Def::It(lambda) => {
@@ -337,6 +340,15 @@ impl<'p> Values<'p> {
             },
             Def::External(_) => Value::unknown(),
         }
+    }
+
+    /// What a lambda keeps under a parameter that nobody fills: `lambda event, key=key: go(key)`.
+    fn eval_kept(&self, at: Ref, expr: &Expr, fuel: &Fuel) -> Option<Vec<Value>> {
+        let tree = self.tree(at);
+        let lambda = tree.node(at.id).parent.filter(|&id| matches!(tree.kind(id), Kind::Lambda { .. }));
+        let default = tree.parameter(at.id)?.default.filter(|_| lambda.is_some())?;
+        let default = Expr { at: Ref { file: at.file, id: default }, env: expr.env.clone() };
+        Some(self.eval_with(&default, fuel))
     }
 
     /// Every value that a loop hands to its lambda.
@@ -435,7 +447,13 @@ impl<'p> Values<'p> {
 
     /// A call of a function that a list, a map, a variable or a parameter holds: what it hands back.
     fn eval_handed_function(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Vec<Value>> {
-        let functions = self.eval_with(&expr.with(call.callee), fuel);
+        let mut functions = self.eval_with(&expr.with(call.callee), fuel);
+        // `make?.invoke()`, `supplier.get()`: by the member that runs it.
+        if let Kind::Member(member) = self.kind(expr.with(call.callee).at)
+            && self.tree(expr.at).idioms.runs.contains(&member.name.as_str())
+        {
+            functions = self.eval_with(&expr.with(member.of), fuel);
+        }
         let mut found = Vec::new();
         for value in functions {
             let Datum::Function(function) = value.datum else { return None };

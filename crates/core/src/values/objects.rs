@@ -118,24 +118,35 @@ impl<'p> Values<'p> {
         })
     }
 
-    /// A call of a function that an object holds under a name: `paths.item(id)`.
+    /// A call of a function that an object holds under a name: `paths.item(id)`. Of several objects each
+    /// may be meant.
     pub(super) fn eval_call_of_entry(&self, expr: &Expr, call: &Call, fuel: &Fuel) -> Option<Vec<Value>> {
         let Kind::Member(member) = self.kind(expr.with(call.callee).at) else { return None };
-        let keyed = self.tree(expr.at).idioms.keyed_objects;
-        let of = self.eval_with(&expr.with(member.of), fuel).into_iter().filter(|_| keyed);
-        let object = of.into_iter().find_map(|value| match value.datum {
-            Datum::Object(object) if matches!(self.kind(object.at), Kind::Map(_)) => Some(object),
-            _ => None,
-        })?;
-        let entry = self.entry(&object, &member.name, fuel)?;
-        let Kind::Lambda { params, body } = self.kind(entry.at) else { return None };
-        let env = self.bind(entry.at.file, params, &call.args, expr, entry.env.clone());
-        let body = Expr { at: Ref { file: entry.at.file, id: *body }, env };
-        let values = self.eval_body(&body, fuel).into_iter().map(|value| match value.datum {
+        if !self.tree(expr.at).idioms.keyed_objects {
+            return None;
+        }
+        let objects =
+            self.eval_with(&expr.with(member.of), fuel).into_iter().filter_map(|value| match value.datum {
+                Datum::Object(object) if matches!(self.kind(object.at), Kind::Map(_)) => Some(object),
+                _ => None,
+            });
+        let mut found = Vec::new();
+        for object in objects {
+            let entry = self.entry(&object, &member.name, fuel)?;
+            let (params, body) = match self.kind(entry.at) {
+                Kind::Lambda { params, body } => (params, *body),
+                Kind::Function(function) => (&function.params, function.body?),
+                _ => return None,
+            };
+            let env = self.bind(entry.at.file, params, &call.args, expr, entry.env.clone());
+            found.extend(self.eval_body(&Expr { at: Ref { file: entry.at.file, id: body }, env }, fuel));
+        }
+        let named = found.into_iter().map(|value| match value.datum {
             Datum::Text(shape) => Value { datum: Datum::Text(shape.named()), form: Form::Computed, ..value },
             datum => Value { datum, ..value },
         });
-        Some(values.collect())
+        let named: Vec<Value> = named.collect();
+        (!named.is_empty()).then_some(named)
     }
 
     /// Adds what a class hands to its bases' constructors.

@@ -175,7 +175,22 @@ impl Values<'_> {
 
     /// What an expression is in each round, where a loop gives it its value; else itself.
     pub(super) fn taken(&self, of: &Expr, fuel: &Fuel) -> Rounds {
-        self.taken_by_loop(of, fuel).unwrap_or_else(|| Rounds::once(of.clone()))
+        let each = self.taken_by_loop(of, fuel).or_else(|| self.any_placed(of, fuel));
+        each.unwrap_or_else(|| Rounds::once(of.clone()))
+    }
+
+    /// What stands at a place or under a key that is not known: each of them.
+    fn any_placed(&self, of: &Expr, fuel: &Fuel) -> Option<Rounds> {
+        let index = match self.kind(of.at) {
+            Kind::Index { .. } => of.clone(),
+            Kind::Name(_) => {
+                self.value_behind(of).filter(|at| matches!(self.kind(at.at), Kind::Index { .. }))?
+            }
+            _ => return None,
+        };
+        let found = self.indexed(&index, fuel);
+        let several = found.known.len() > 1;
+        several.then(|| Rounds { each: found.known.into_iter().map(Round::One).collect(), open: found.open })
     }
 
     fn taken_by_loop(&self, of: &Expr, fuel: &Fuel) -> Option<Rounds> {
@@ -229,10 +244,9 @@ impl Values<'_> {
                 _ => self.built_with(tuple, fuel).root,
             };
             let Kind::List(fields) = self.kind(tuple.at) else { return None };
-            fields
-                .iter()
-                .find(|field| field.name.as_deref() == Some(name))
-                .map(|field| tuple.with(field.value))
+            let named = fields.iter().find(|field| field.name.as_deref() == Some(name));
+            let placed = || fields.get(name.parse::<usize>().ok()?);
+            named.or_else(placed).map(|field| tuple.with(field.value))
         });
         (!fields.known.is_empty()).then_some(fields)
     }

@@ -96,9 +96,9 @@ impl<'p> Values<'p> {
                 if name == tree.idioms.unnamed && params.is_empty() {
                     return Some(Def::It(at));
                 }
-                self.parameter(at.file, params, name)
+                self.parameter(at.file, before(params, inner), name)
             }
-            Kind::Function(function) => self.parameter(at.file, &function.params, name),
+            Kind::Function(function) => self.parameter(at.file, before(&function.params, inner), name),
             Kind::Class(class) => {
                 let at = self.extended(at).unwrap_or(at);
                 let member =
@@ -400,6 +400,12 @@ impl<'p> Values<'p> {
     pub fn class(&self, at: Ref) -> Option<&'p Class> {
         self.program.class(at)
     }
+}
+
+/// The parameters that a node sees: a default sees those before its own.
+fn before(params: &[Id], inner: Id) -> &[Id] {
+    let end = params.iter().position(|&id| id == inner).unwrap_or(params.len());
+    &params[..end]
 }
 
 /// A variable of a name among what stands together, at any depth, patterns included.

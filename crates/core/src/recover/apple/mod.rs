@@ -4,6 +4,8 @@ mod initialiser;
 #[cfg(test)]
 mod objc_tests;
 mod pages;
+#[cfg(test)]
+mod people_tests;
 mod scenes;
 mod shown;
 mod variables;

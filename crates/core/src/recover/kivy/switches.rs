@@ -36,6 +36,7 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         for said in values.sites(site, &Expr::new(site).with(*value)) {
             let given = said.bind(&Expr::new(Ref { file, id: *value }));
+            let given = name_of_asked(&given, values).unwrap_or(given);
             if let (Manager::Of(key), true) = (manager, is_set_up(said.at, values)) {
                 facts.chosen.extend(start(&given, values).map(|start| ChosenStart { container: key, start }));
                 continue;
@@ -56,6 +57,13 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         switch_to(at, &Expr::new(Ref { file, id: arg.value }), manager, values, facts);
     }
+}
+
+/// `manager.get_screen("shelf").name` is the name that it is asked by.
+fn name_of_asked(given: &Expr, values: &Values<'_>) -> Option<Expr> {
+    let Kind::Member(member) = values.kind(given.at) else { return None };
+    (member.name == "name").then_some(())?;
+    asked_for(&given.with(member.of), values)
 }
 
 /// The name by which a manager is asked for the screen: `manager.get_screen("shelf")`.

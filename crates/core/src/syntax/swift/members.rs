@@ -46,15 +46,29 @@ impl Swift<'_> {
         }
     }
 
+    /// `let (title, page) = row`: each name is a part of the tuple.
+    fn tuple_taken_apart(&mut self, pattern: Node<'_>, init: Option<Id>, node: Node<'_>) -> Id {
+        let held = self.0.held(pattern);
+        let mut inside = vec![self.0.holding(&held, init, None, pattern)];
+        let parts = named(pattern).into_iter().filter(|n| n.kind() == "pattern");
+        for (place, part) in parts.enumerate() {
+            match named(part).as_slice() {
+                [name] if name.kind() == "simple_identifier" => {
+                    inside.push(self.0.part(&held, place, *name, None));
+                }
+                _ => inside.push(self.pattern(part, true)),
+            }
+        }
+        self.0.add(Kind::Other(inside), node)
+    }
+
     fn declared(&mut self, node: Node<'_>, one: Declared<'_>, mutable: bool) -> Id {
         let Modifiers { words, annotations } = self.modifiers(node);
         let Some(pattern) = one.pattern else { return self.0.nothing(node) };
         let init = one.value.map(|n| self.expression(n));
         let simple = named(pattern).into_iter().find(|n| n.kind() == "simple_identifier");
         let Some(name) = simple.filter(|_| !has(pattern, "(")) else {
-            let mut inside: Vec<Id> = init.into_iter().collect();
-            inside.push(self.pattern(pattern, true));
-            return self.0.add(Kind::Other(inside), node);
+            return self.tuple_taken_apart(pattern, init, node);
         };
         let said = one.annotation.and_then(|n| self.annotated(n));
         let from_environment =

@@ -177,3 +177,57 @@ fn one_of_a_list_that_comes_from_somewhere_stays_unknown() {
         ],
     );
 }
+
+#[test]
+fn a_function_that_a_row_holds() {
+    row(
+        "loans | shelf",
+        &[
+            (
+                Swift,
+                "let rows: [(String, () -> String)] = [(\"a\", { \"shelf\" }), (\"b\", { \"loans\" })]\nfunc f(_ n: Int) { let (_, make) = rows[n]\n show(make()) }",
+            ),
+            (
+                Swift,
+                "struct Row { let title: String\n let make: () -> String }\nlet rows = [Row(title: \"a\", make: { \"shelf\" }), Row(title: \"b\", make: { \"loans\" })]\nfunc f(_ n: Int) { show(rows[n].make()) }",
+            ),
+            (
+                Kotlin,
+                "class Row(val title: String, val make: () -> String)\nval rows = listOf(Row(\"a\", { \"shelf\" }), Row(\"b\") { \"loans\" })\nfun f(n: Int) { show(rows[n].make()) }",
+            ),
+            (
+                Kotlin,
+                "val makers = mapOf(1 to { \"shelf\" }, 2 to { \"loans\" })\nfun f(n: Int) { show(makers.getValue(n)()) }",
+            ),
+            (
+                Kotlin,
+                "val makers = mapOf(1 to { \"shelf\" }, 2 to { \"loans\" })\nfun f(n: Int) { show(makers[n]?.invoke()) }",
+            ),
+            (
+                Dart,
+                "final makers = {1: () => 'shelf', 2: () => 'loans'};\nvoid f(int n) { show(makers[n]!()); }",
+            ),
+            (
+                Dart,
+                "class Row { const Row(this.title, {required this.make}); final String title; final String Function() make; }\nfinal rows = [Row('a', make: () => 'shelf'), Row('b', make: () => 'loans')];\nvoid f(int n) { show(rows[n].make()); }",
+            ),
+            (
+                Script,
+                "const makers = { a: () => 'shelf', b: () => 'loans' };\nfunction f(n) { show(makers[n]()); }",
+            ),
+            (
+                Script,
+                "const rows = [{ make: () => 'shelf' }, { make() { return 'loans'; } }];\nrows.forEach(row => show(row.make()));",
+            ),
+            (Python, "makers = {1: lambda: 'shelf', 2: lambda: 'loans'}\ndef f(n):\n    show(makers[n]())\n"),
+            (
+                CSharp,
+                "static readonly Func<string>[] Makers = { () => \"shelf\", () => \"loans\" };\nvoid F(int n) { show(Makers[n]()); }",
+            ),
+            (
+                Java,
+                "static final List<Supplier<String>> MAKERS = List.of(() -> \"shelf\", () -> \"loans\");\nvoid f(int n) { show(MAKERS.get(n).get()); }",
+            ),
+        ],
+    );
+}

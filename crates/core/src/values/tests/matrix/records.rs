@@ -129,6 +129,7 @@ fn a_record_taken_apart() {
         "shelf",
         &[
             (Dart, "void f() { final (title, name) = ('Shelf', 'shelf'); show(name); }"),
+            (Swift, "func f() { let (title, name) = (\"Shelf\", \"shelf\")\n show(name) }"),
             (Dart, "void f() { final (:name, title: t) = (title: 'Shelf', name: 'shelf'); show(name); }"),
             (Dart, "void f() { final [first, second] = ['x', 'shelf']; show(second); }"),
             (Dart, "void f() { final {'to': name} = {'to': 'shelf'}; show(name); }"),
