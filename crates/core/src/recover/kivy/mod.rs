@@ -15,6 +15,8 @@ pub(super) mod library;
 #[cfg(test)]
 mod manager_tests;
 #[cfg(test)]
+mod people_tests;
+#[cfg(test)]
 mod tests;
 
 use crate::facts::{Choice, Facts, Names, Space, Ways};

@@ -41,8 +41,15 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
                 facts.chosen.extend(start(&given, values).map(|start| ChosenStart { container: key, start }));
                 continue;
             }
-            let place = if said.at == site { at } else { code::callee_at(said.at, values) };
-            facts.calls.push(switch(said.at, place, &given, manager, values));
+            let users = made_with(&code::seen_through(&given, values), values);
+            for (user, given) in &users {
+                let place = code::callee_at(*user, values);
+                facts.calls.push(switch(*user, place, given, manager, values));
+            }
+            if users.is_empty() {
+                let place = if said.at == site { at } else { code::callee_at(said.at, values) };
+                facts.calls.push(switch(said.at, place, &given, manager, values));
+            }
         }
     }
     for (at, call) in code::calls(file, values, &["switch_to"]) {
@@ -57,6 +64,23 @@ pub(super) fn recover(file: u32, values: &Values<'_>, facts: &mut Facts) {
         }
         switch_to(at, &Expr::new(Ref { file, id: arg.value }), manager, values, facts);
     }
+}
+
+/// What a widget of the app's own is made with under a property that it shows by, and where:
+/// `NavButton: target: 'shelf'` for a button that opens its `self.target`.
+fn made_with(given: &Expr, values: &Values<'_>) -> Vec<(Ref, Expr)> {
+    let Kind::Member(member) = values.kind(given.at) else { return Vec::new() };
+    let of = given.with(member.of);
+    let own = matches!(values.kind(of.at), Kind::This)
+        || matches!(values.kind(of.at), Kind::Name(name) if matches!(name.as_str(), "self" | "root"));
+    let class = values.enclosing_named_class(given.at).filter(|&class| own && !is_manager(class, values));
+    let makes = class.map(|class| values.makes(class)).unwrap_or_default().iter();
+    let with = makes.filter_map(|&at| {
+        let call = values.tree(at).call(at.id)?;
+        let arg = call.args.iter().find(|arg| arg.name.as_deref() == Some(member.name.as_str()))?;
+        Some((at, Expr::new(Ref { file: at.file, id: arg.value })))
+    });
+    with.collect()
 }
 
 /// `manager.get_screen("shelf").name` is the name that it is asked by.
