@@ -50,7 +50,13 @@ fn check(graph: &Graph<'_>, sink: &mut Sink) {
         if is_optional(read) && relevant.iter().all(|route| loose(route) && !is_lost(graph, *route)) {
             continue;
         }
-        let near = nearest(&read.name, passed);
+        let near = nearest(&read.name, passed.filter(|name| *name != read.name));
+        // An address that is typed or linked from outside may bring it, unless it looks misspelt.
+        let by_address = relevant.iter().all(|&route| graph.routes[route].fact.opened == Opened::ByAddress);
+        let lost = relevant.iter().any(|&route| is_lost(graph, route));
+        if by_address && is_optional(read) && near.is_empty() && !lost {
+            continue;
+        }
         let message = format!("nothing passes `{}` to this screen", read.name);
         let doubts = relevant.iter().flat_map(|&route| graph.may_lead_to(route)).collect();
         let mut report = Report::new(read.fact.at, &read.name, message).unless(doubts);

@@ -8,6 +8,8 @@ mod reads;
 mod redirects;
 
 #[cfg(test)]
+mod people_tests;
+#[cfg(test)]
 mod tests;
 
 use super::SPEAKS;
