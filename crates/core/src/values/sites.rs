@@ -241,8 +241,14 @@ impl Values<'_> {
         let values = self.eval(expr);
         let mut found = values.iter().filter_map(|value| match &value.datum {
             Datum::Parameter(at) => Some(*at),
-            Datum::Text(shape) if !shape.has_literal_words() => match shape.parts.first() {
-                Some(super::Part::Hole(hole)) => hole.parameter,
+            Datum::Text(shape) if !shape.has_literal_words() => match shape.parts.as_slice() {
+                [super::Part::Hole(hole), ..] => hole.parameter,
+                // What is only put behind slashes is said by whoever passes it.
+                [super::Part::Text { text, .. }, super::Part::Hole(hole)]
+                    if !text.contains(char::is_alphanumeric) =>
+                {
+                    hole.parameter
+                }
                 _ => None,
             },
             _ => None,
