@@ -16,6 +16,8 @@ pub struct Idioms {
     pub makes_list: &'static [&'static str],
     /// Functions that hand the elements of what they are called on back.
     pub passes: &'static [&'static str],
+    /// Functions whose lambda puts text together.
+    pub builds_text: &'static [&'static str],
     /// Members of a class that are the class as another language sees it.
     pub same_class: &'static [&'static str],
     /// A list that is declared with a type is filled elsewhere as well.
@@ -234,6 +236,7 @@ impl Idioms {
         asks: &[],
         types_say_data: false,
         same_class: &[],
+        builds_text: &[],
         lazy: &[],
         texts: &[],
         asserts: &[],

@@ -2,7 +2,7 @@
 
 use super::build::Step;
 use super::rounds::Round;
-use super::{Expr, Frame, Fuel, Ref, Values};
+use super::{Datum, Expr, Frame, Fuel, Ref, Value, Values};
 use crate::syntax::{Arg, BinaryOp, Call, Entry, Kind};
 
 /// The entries of a map, as far as they are known.
@@ -123,7 +123,23 @@ impl Values<'_> {
     /// What a name stands for; of an object that a caller hands over, what it holds.
     fn list_behind(&self, list: &Expr, fuel: &Fuel) -> Option<Expr> {
         let handed = || list.env.as_ref().and_then(|_| self.entry_behind_with(list, fuel));
-        self.value_behind(list).or_else(handed)
+        self.value_behind(list).or_else(handed).or_else(|| self.made_with(list, fuel))
+    }
+
+    /// What an object was made with under the name of one of its parameters, its bases' among them.
+    fn made_with(&self, part: &Expr, fuel: &Fuel) -> Option<Expr> {
+        let Kind::Member(member) = self.kind(part.at) else { return None };
+        let found = self.eval_with(&part.with(member.of), fuel);
+        let [Value { datum: Datum::Object(object), .. }] = found.as_slice() else { return None };
+        let (class, env) = self.object_env(object, fuel)?;
+        self.lineage(class).into_iter().find_map(|at| {
+            let params = self.class(at)?.params.iter().map(|&id| Ref { file: at.file, id });
+            let named = |id: &Ref| {
+                self.tree(at).parameter(id.id).is_some_and(|p| p.property && p.name == member.name)
+            };
+            let parameter = params.into_iter().find(named)?;
+            Expr { at: parameter, env: env.clone() }.bound(parameter)
+        })
     }
 
     /// What is put into a list before it is used. Those who trust look for that themselves.

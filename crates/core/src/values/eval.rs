@@ -91,7 +91,10 @@ impl<'p> Values<'p> {
     #[must_use]
     pub fn eval_any_case(&self, expr: &Expr) -> Vec<Value> {
         let found = self.eval(expr);
-        let [Value { datum: Datum::Parameter(at), .. }] = found.as_slice() else { return found };
+        let [Value { datum: Datum::Parameter(at), .. }] = found.as_slice() else {
+            let blank = found.iter().all(|value| matches!(value.datum, Datum::Unknown));
+            return if blank { self.eval_event(expr, &Fuel::new()).unwrap_or(found) } else { found };
+        };
         let ty = self.tree(*at).parameter(at.id).and_then(|parameter| parameter.ty.as_ref());
         let cases = ty.and_then(|ty| self.cases(self.class_named(*at, &ty.name)?));
         let each = cases.into_iter().flatten().flat_map(|case| {
@@ -99,7 +102,7 @@ impl<'p> Values<'p> {
             self.eval(&Expr { at: expr.at, env })
         });
         let each: Vec<Value> = each.map(|value| Value { form: Form::Computed, ..value }).collect();
-        if each.is_empty() { found } else { each }
+        if each.is_empty() { self.eval_event(expr, &Fuel::new()).unwrap_or(found) } else { each }
     }
 
     /// The only text an expression can be, if it is known whole.
@@ -478,6 +481,9 @@ impl<'p> Values<'p> {
         let (name, _) = tree.callee(call)?;
         let receiver = tree.receiver(call).map(|of| expr.with(of));
         let first = call.args.first().map(|arg| expr.with(arg.value));
+        if let Some(ways) = self.built_text(expr, call, fuel) {
+            return Some(ways.into_iter().map(|shape| self.text_value(shape)).collect());
+        }
         if let Some(scope) = tree.scope(call) {
             return self.eval_scope(expr, call, scope, fuel);
         }
@@ -572,7 +578,7 @@ impl<'p> Values<'p> {
 }
 
 /// Every pair of ways, one after the other.
-fn combine(left: &[Shape], right: &[Shape]) -> Vec<Shape> {
+pub(super) fn combine(left: &[Shape], right: &[Shape]) -> Vec<Shape> {
     let pairs = left.iter().flat_map(|l| right.iter().map(move |r| (l, r)));
     let joined = pairs.map(|(l, r)| {
         let mut shape = l.clone();

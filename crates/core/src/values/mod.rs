@@ -9,12 +9,14 @@ mod arms;
 mod asked;
 
 mod build;
+mod builders;
 mod callbacks;
 mod collections;
 mod constants;
 mod context;
 mod escapes;
 mod eval;
+mod events;
 mod extensions;
 mod formats;
 mod imports;

@@ -324,3 +324,155 @@ class TicketActivity : Activity()
     );
     lists(&said(&document), expect![[r#""#]]);
 }
+
+#[test]
+fn sealed_screens_actions_events_and_builders_of_text() {
+    let document = scanned(
+        r#"
+//- settings.gradle.kts
+include(":app")
+//- app/build.gradle.kts
+plugins { id("com.android.application"); id("org.jetbrains.kotlin.plugin.serialization") }
+android { namespace = "barn" }
+//- app/src/main/AndroidManifest.xml
+<manifest xmlns:android="http://schemas.android.com/apk/res/android"><application android:name=".BarnApplication">
+  <activity android:name=".MainActivity" android:exported="true"><intent-filter>
+    <action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/>
+  </intent-filter></activity>
+</application></manifest>
+//- app/src/main/java/barn/MainActivity.kt
+package barn
+import android.os.Bundle
+import androidx.activity.ComponentActivity
+import androidx.activity.compose.setContent
+import androidx.compose.runtime.*
+import androidx.navigation.*
+import androidx.navigation.compose.*
+import androidx.compose.material3.*
+class MainActivity : ComponentActivity() { override fun onCreate(b: Bundle?) { super.onCreate(b); setContent { App() } } }
+class Actions(private val nav: NavHostController) {
+    val toHome: () -> Unit = { nav.navigate(Screen.Home.route) { popUpTo(nav.graph.id) { inclusive = true } } }
+    val toItem: (Int) -> Unit = { id -> nav.navigate(Screen.Item.path(id)) }
+    val editItem: (Int, Boolean) -> Unit = { id, edit -> nav.navigate(Screen.Item.path(id, edit)) }
+    val up: () -> Unit = { nav.navigateUp() }
+    fun toLoan(id: Long) = nav.navigate(Screen.Loan.withArgs(id.toString()))
+    fun toTicket(id: String) { nav.navigateSingleTop(Tickets.link(id)) }
+}
+fun NavController.navigateSingleTop(route: String, block: NavOptionsBuilder.() -> Unit = {}) = navigate(route) { launchSingleTop = true; block() }
+@Composable
+fun App() {
+    val nav = rememberNavController()
+    val actions = remember(nav) { Actions(nav) }
+    val scope = rememberCoroutineScope()
+    val drawer = rememberDrawerState(DrawerValue.Closed)
+    Scaffold(bottomBar = { BottomBar(nav) }) { padding ->
+        NavHost(nav, startDestination = if (isLoggedIn()) Screen.Home.route else Screen.Auth.GRAPH) {
+            composable(Screen.Home.route) { HomeScreen(onItem = actions.toItem, onDrawer = { scope.launch { drawer.open() } }, onProfile = { nav.navigate(Screen.Profile.createRoute("me")) }) }
+            composable(Screen.Items.route) { ItemsScreen(onItemClick = { item -> actions.editItem(item.id, true) }) }
+            composable(route = Screen.Item.route, arguments = Screen.Item.args) { entry ->
+                val id = entry.arguments?.getInt(Screen.Item.ARG) ?: return@composable
+                ItemScreen(id, onLoan = actions::toLoan, up = actions.up)
+            }
+            composable(Screen.Loans.route) { LoansScreen(nav) }
+            composable(Screen.Loan.route, listOf(navArgument(Screen.KEY_LOAN) { type = NavType.LongType })) { LoanScreen(it.arguments!!.getLong("loanId"), actions) }
+            composable(Screen.Profile.route) { backStack -> ProfileScreen(backStack.arguments?.getString("name").orEmpty()) { nav.popBackStack(Screen.Home.route, inclusive = false) } }
+            authGraph(nav)
+            composable("${Tickets.route}/{id}") { TicketScreen(hiltViewModel()) }
+        }
+    }
+}
+fun NavGraphBuilder.authGraph(nav: NavHostController) {
+    navigation(startDestination = Screen.Auth.Login.route, route = Screen.Auth.GRAPH) {
+        composable(Screen.Auth.Login.route) {
+            val vm: LoginViewModel = viewModel()
+            LaunchedEffect(Unit) { vm.events.collect { e -> when (e) { is LoginEvent.Done -> nav.navigate(Screen.Home.route) { popUpTo(Screen.Auth.GRAPH) { inclusive = true } }
+                is LoginEvent.Go -> nav.navigate(e.route) } } }
+            LoginScreen(onRegister = { nav.navigate("auth/register?email=$it") }, onHelp = { nav.navigate("auth/help") })
+        }
+        composable(Screen.Auth.Register.route) { RegisterScreen(nav::popBackStack) }
+    }
+}
+@Composable
+fun BottomBar(nav: NavHostController) {
+    val current = nav.currentBackStackEntryAsState().value?.destination?.route
+    NavigationBar { Screen.bottom.forEach { screen -> NavigationBarItem(selected = current == screen.route, onClick = { nav.navigateSingleTop(screen.route) { restoreState = true } }, icon = {}) } }
+}
+sealed interface LoginEvent { object Done : LoginEvent; data class Go(val route: String) : LoginEvent }
+class LoginViewModel : ViewModel() { val events = MutableSharedFlow<LoginEvent>(); fun register() { viewModelScope.launch { events.emit(LoginEvent.Go(Screen.Auth.Register.route)) } } }
+class TicketViewModel(handle: SavedStateHandle) : ViewModel() { val id: String = checkNotNull(handle["id"]) }
+@Composable fun HomeScreen(onItem: (Int) -> Unit, onDrawer: () -> Unit, onProfile: () -> Unit) { Button(onClick = { onItem(1) }) {}; Button(onDrawer) {}; Button(onProfile) {} }
+@Composable fun ItemsScreen(onItemClick: (Item) -> Unit) { LazyColumn { items(list) { item -> ItemRow(item) { onItemClick(item) } } } }
+@Composable fun ItemScreen(id: Int, onLoan: (Long) -> Unit, up: () -> Unit) { Button({ onLoan(3L) }) {}; IconButton(up) {} }
+@Composable fun LoansScreen(nav: NavController) { Button(onClick = { nav.navigate(Screen.Loan.withArgs("4")) }) {}; Button(onClick = { nav.navigate("loan") }) {} }
+@Composable fun LoanScreen(id: Long, actions: Actions) { Button({ actions.toTicket("t") }) {}; Button(actions.toHome) {} }
+@Composable fun ProfileScreen(name: String, onBack: () -> Unit) { Button(onBack) {} }
+@Composable fun LoginScreen(onRegister: (String) -> Unit, onHelp: () -> Unit) { Button({ onRegister("a") }) {}; Button(onHelp) {} }
+@Composable fun RegisterScreen(onBack: () -> Boolean) { Button({ onBack() }) {} }
+@Composable fun TicketScreen(vm: TicketViewModel) {}
+//- app/src/main/java/barn/Screens.kt
+package barn
+import androidx.annotation.StringRes
+import androidx.navigation.NavType
+import androidx.navigation.navArgument
+import androidx.navigation.NamedNavArgument
+sealed class Screen(val route: String, @StringRes val title: Int = 0, val args: List<NamedNavArgument> = emptyList()) {
+    object Home : Screen("home", R.string.home)
+    object Items : Screen("items")
+    object Item : Screen("items/{itemId}?edit={edit}", args = listOf(navArgument("itemId") { type = NavType.IntType }, navArgument("edit") { type = NavType.BoolType; defaultValue = false })) {
+        fun path(itemId: Int, edit: Boolean = false) = "items/$itemId?edit=$edit"
+        const val ARG = "itemId"
+    }
+    data object Loans : Screen("loans")
+    object Loan : Screen("loan/{$KEY_LOAN}") { fun withArgs(vararg args: String) = buildString { append("loan"); args.forEach { append("/$it") } } }
+    object Profile : Screen("profile/{name}") { fun createRoute(name: String): String { return route.replace("{name}", name) } }
+    object Auth { const val GRAPH = "auth"; object Login : Screen("auth/login"); object Register : Screen("auth/register?email={email}") }
+    companion object { const val KEY_LOAN = "loanId"; val bottom = listOf(Home, Items, Loans) }
+}
+interface Destination { val route: String }
+object Tickets : Destination { override val route = "tickets"; fun link(id: String) = "$route/$id" }
+"#,
+    );
+    lists(
+        &routes(&document),
+        expect![[r#"
+        *MainActivity [activity] -> MainActivity () AndroidManifest.xml:2
+        *home [screen] -> HomeScreen () MainActivity.kt:27
+        items [screen] -> ItemsScreen () MainActivity.kt:28
+        items/{itemId}?edit={edit} [screen] -> ItemScreen (itemId: Int, edit?: Boolean) MainActivity.kt:29
+        loans [screen] -> LoansScreen () MainActivity.kt:33
+        loan/{loanId} [screen] -> LoanScreen (loanId: Long) MainActivity.kt:34
+        profile/{name} [screen] -> ProfileScreen (name: String) MainActivity.kt:35
+        tickets/{id} [screen] -> TicketScreen (id: String) MainActivity.kt:37
+        *auth [group] -> - () MainActivity.kt:42
+        *auth/login [screen] -> LoginScreen () MainActivity.kt:43
+        auth/register?email={email} [screen] -> RegisterScreen (email?: String) MainActivity.kt:49"#]],
+    );
+    lists(
+        &calls(&document),
+        expect![[r#"
+        MainActivity+LoanScreen open home constant () MainActivity.kt:11
+        MainActivity+LoanScreen open items/{itemId}?edit={edit} computed (edit, itemId) MainActivity.kt:12
+        MainActivity+LoanScreen open items/{itemId}?edit={edit} computed (edit, itemId) MainActivity.kt:13
+        MainActivity+LoanScreen back - () MainActivity.kt:14
+        ItemScreen open loan/{loanId} computed (loanId) MainActivity.kt:15
+        LoanScreen open tickets/{id} computed (id) MainActivity.kt:16
+        HomeScreen open profile/{name} computed (name) MainActivity.kt:27
+        ProfileScreen back-to home constant () MainActivity.kt:35
+        LoginScreen open home constant () MainActivity.kt:45
+        LoginScreen open auth/register?email={email} computed () MainActivity.kt:46
+        LoginScreen open auth/register?email={email} literal (email) MainActivity.kt:47
+        LoginScreen open undeclared literal () MainActivity.kt:47
+        RegisterScreen back - () MainActivity.kt:49
+        MainActivity open home|items|loans computed () MainActivity.kt:55
+        LoansScreen open loan/{loanId} computed (loanId) MainActivity.kt:63
+        LoansScreen open undeclared literal () MainActivity.kt:63"#]],
+    );
+    lists(
+        &said(&document),
+        expect![[r#"
+        error argument-missing MainActivity.kt:46 `auth/register?email={email}` needs `email`, and this call does not pass it
+        warning hard-coded-route MainActivity.kt:47 the route `auth/register?email=a` is written in place
+        error undeclared-route MainActivity.kt:47 no route or action is called `auth/help`
+        error undeclared-route MainActivity.kt:63 no route or action is called `loan`"#]],
+    );
+}

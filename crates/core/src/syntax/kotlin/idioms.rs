@@ -87,6 +87,7 @@ pub(super) const IDIOMS: Idioms = Idioms {
     pairs: &["Pair", "Triple"],
     counts: &["withIndex"],
     runs: &["invoke"],
+    builds_text: &["buildString"],
     same_class: &["java", "javaObjectType", "kotlin"],
     asks: &[
         ("elementAt", Ask::At),

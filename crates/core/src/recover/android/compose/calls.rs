@@ -18,7 +18,7 @@ pub(super) fn text(file: u32, values: &Values<'_>, facts: &mut Facts) {
             if values.type_of(&target).is_some_and(|ty| ty.name == "Uri") {
                 continue;
             }
-            let found = values.eval(&target);
+            let found = values.eval_any_case(&target);
             let shapes: Vec<Shape> = found.iter().filter_map(|value| value.shape().cloned()).collect();
             // An object is another style's; what is not known at all is text only by its type.
             if shapes.is_empty() && values.type_of(&target).is_none_or(|ty| ty.name != "String") {
@@ -83,7 +83,7 @@ pub(super) fn typed(file: u32, values: &Values<'_>, facts: &mut Facts) {
         let Some(first) = call.arg("route", 0) else { continue };
         for site in values.sites(at, &Expr::new(at).with(first)) {
             let target = site.bind(&Expr::new(Ref { file, id: first }));
-            let found = values.eval(&target);
+            let found = values.eval_any_case(&target);
             let classes: Vec<Ref> = found.iter().filter_map(|value| values.object_class(value)).collect();
             if classes.is_empty() || found.iter().any(|value| value.shape().is_some()) {
                 continue;

@@ -281,3 +281,32 @@ fn what_a_callback_is_run_with_may_not_be_known() {
         ],
     );
 }
+
+#[test]
+fn what_an_event_carries() {
+    row(
+        "shelf",
+        &[
+            (
+                Kotlin,
+                "sealed interface Event { object Done : Event\n data class Go(val to: String) : Event }\nclass Model { val events = MutableSharedFlow<Event>()\n fun open() { events.tryEmit(Event.Go(\"shelf\")) } }\nfun f(model: Model) { model.events.collect { e -> when (e) { is Event.Go -> show(e.to)\n else -> {} } } }",
+            ),
+            (
+                Kotlin,
+                "sealed class Event { class Go(val to: String) : Event() }\nfun send() = bus.post(Event.Go(\"shelf\"))\nfun onEvent(event: Event) { if (event is Event.Go) show(event.to) }",
+            ),
+            (
+                Java,
+                "static class Go { final String to; Go(String to) { this.to = to; } }\nvoid send() { bus.post(new Go(\"shelf\")); }\nvoid onEvent(Object event) { if (event instanceof Go) show(((Go) event).to); }",
+            ),
+            (
+                Dart,
+                "sealed class Event {}\nclass Go extends Event { Go(this.to); final String to; }\nvoid send() => bus.add(Go('shelf'));\nvoid f(Event event) { if (event is Go) { show(event.to); } }",
+            ),
+            (
+                Dart,
+                "sealed class Event {}\nclass Go extends Event { Go(this.to); final String to; }\nvoid send() => bus.add(Go('shelf'));\nvoid f(Event event) { switch (event) { case Go(): show(event.to); } }",
+            ),
+        ],
+    );
+}

@@ -375,8 +375,14 @@ fn what_only_stands_behind_slashes_is_said_by_the_caller() {
     row(
         "//main/items",
         &[
-            (CSharp, "void Reset(string route) => show($\"//{route}\");\nvoid F() { Reset(\"main/items\"); }"),
-            (CSharp, "interface INav { Task Reset(string route); }\nclass Nav : INav { public Task Reset(string route) => show($\"//{route}\"); }\nclass Model { INav nav; void F() { nav.Reset(\"main/items\"); } }"),
+            (
+                CSharp,
+                "void Reset(string route) => show($\"//{route}\");\nvoid F() { Reset(\"main/items\"); }",
+            ),
+            (
+                CSharp,
+                "interface INav { Task Reset(string route); }\nclass Nav : INav { public Task Reset(string route) => show($\"//{route}\"); }\nclass Model { INav nav; void F() { nav.Reset(\"main/items\"); } }",
+            ),
             (Kotlin, "fun reset(route: String) { show(\"//$route\") }\nfun f() { reset(\"main/items\") }"),
             (Script, "const reset = route => show(`//${route}`);\nreset('main/items');"),
             (Dart, "void reset(String route) => show('//$route');\nvoid f() { reset('main/items'); }"),
