@@ -19,6 +19,7 @@ mod fixture;
 pub mod gaps;
 pub mod link;
 pub mod map;
+mod meant;
 pub mod model;
 pub mod names;
 pub mod network;

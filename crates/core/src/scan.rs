@@ -8,6 +8,7 @@ use crate::account::unaccounted;
 use crate::apps::{Part, merge, parts, view};
 use crate::facts::Facts;
 use crate::link::{Around, complete, link};
+use crate::meant;
 use crate::model::{Document, Place, Skipped};
 use crate::parsing::Parsing;
 use crate::recover::{LIBRARIES, ROOMS, STYLES, recover};
@@ -158,6 +159,7 @@ fn run(mut sources: SourceTree, parts: &[Part], label: &str, options: &Options<'
     sources.skipped.append(&mut document.skipped);
     sources.skipped.sort();
     document.skipped.clone_from(&sources.skipped);
+    meant::apply(&mut document, &sources, &options.settings);
     Scan { document, sources }
 }
 

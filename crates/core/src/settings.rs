@@ -2,8 +2,10 @@
 //!
 //! TOML, read key by key so that a slip in it is told with its place and the nearest valid name.
 
-use crate::model::Style;
+use crate::meant::severity_named;
+use crate::model::{Severity, Style};
 use crate::names::nearest;
+use crate::rules::RULES;
 use toml::Spanned;
 use toml::de::{DeTable, DeValue};
 
@@ -21,6 +23,23 @@ pub struct Settings {
     pub pairs: Vec<(Named, Named)>,
     /// The style that the app is moving to.
     pub target: Option<Style>,
+    /// Findings that are meant.
+    pub meant: Vec<MeantHere>,
+    /// Rules, and how bad what they report is here; `None` for those that are off.
+    pub severities: Vec<(Named, Option<Severity>)>,
+}
+
+/// Findings that are meant: by all that is said of them.
+#[derive(Debug, Clone, PartialEq, Eq)]
+pub struct MeantHere {
+    /// Their rule.
+    pub rule: Option<Named>,
+    /// Where they are, as an ignore file writes it.
+    pub path: Option<Named>,
+    /// The route that they name.
+    pub route: Option<Named>,
+    /// Why.
+    pub because: Named,
 }
 
 /// A name and where it is written.
@@ -43,7 +62,9 @@ pub struct SettingsError {
     pub near: Vec<String>,
 }
 
-const KEYS: &[&str] = &["entries", "leave-out", "pair", "target"];
+const KEYS: &[&str] = &["entries", "leave-out", "meant", "pair", "severity", "target"];
+const MEANT_KEYS: &[&str] = &["because", "path", "route", "rule"];
+const SEVERITIES: &[&str] = &["error", "note", "off", "warning"];
 const PAIR_KEYS: &[&str] = &["new", "old"];
 
 impl Settings {
@@ -64,6 +85,8 @@ impl Settings {
                 "entries" => settings.entries = file.names(value)?,
                 "target" => settings.target = Some(file.style(value)?),
                 "pair" => settings.pairs = file.pairs(value)?,
+                "meant" => settings.meant = file.all_meant(value)?,
+                "severity" => settings.severities = file.severities(value)?,
                 _ => return Err(file.unknown_key(key, KEYS)),
             }
         }
@@ -153,6 +176,58 @@ impl File<'_> {
             _ => Err(self.slip(start, "a pair needs both `old` and `new`".to_owned())),
         }
     }
+
+    fn all_meant(&self, value: &Value<'_>) -> Result<Vec<MeantHere>, SettingsError> {
+        self.list(value)?.iter().map(|item| self.meant(item)).collect()
+    }
+
+    fn meant(&self, value: &Value<'_>) -> Result<MeantHere, SettingsError> {
+        let start = value.span().start;
+        let DeValue::Table(table) = value.get_ref() else {
+            return Err(
+                self.slip(start, "`rule`, `path` or `route` and `because` are wanted here".to_owned())
+            );
+        };
+        let (mut rule, mut path, mut route, mut because) = (None, None, None, None);
+        for (key, value) in table {
+            match key.get_ref().as_ref() {
+                "rule" => rule = Some(self.rule(self.name(value)?)?),
+                "path" => path = Some(self.name(value)?),
+                "route" => route = Some(self.name(value)?),
+                "because" => because = Some(self.name(value)?),
+                _ => return Err(self.unknown_key(key, MEANT_KEYS)),
+            }
+        }
+        match because.filter(|because| !because.name.trim().is_empty()) {
+            None => Err(self.slip(start, "what is meant needs a reason: `because`".to_owned())),
+            Some(_) if rule.is_none() && path.is_none() && route.is_none() => {
+                Err(self.slip(start, "say which: `rule`, `path` or `route`".to_owned()))
+            }
+            Some(because) => Ok(MeantHere { rule, path, route, because }),
+        }
+    }
+
+    fn severities(&self, value: &Value<'_>) -> Result<Vec<(Named, Option<Severity>)>, SettingsError> {
+        let DeValue::Table(table) = value.get_ref() else {
+            return Err(self.slip(value.span().start, "a table is wanted here".to_owned()));
+        };
+        let entry = |(key, value): (&Spanned<std::borrow::Cow<'_, str>>, &Value<'_>)| {
+            let name = key.get_ref().to_string();
+            let rule = self.rule(Named { name, at: self.at(key.span().start) })?;
+            let written = self.name(value)?;
+            let severity = severity_named(&written.name);
+            let severity = severity.ok_or_else(|| written.unknown("severity", SEVERITIES.iter().copied()))?;
+            Ok((rule, severity))
+        };
+        table.iter().map(entry).collect()
+    }
+
+    fn rule(&self, written: Named) -> Result<Named, SettingsError> {
+        match RULES.iter().any(|rule| rule.name == written.name) {
+            true => Ok(written),
+            false => Err(written.unknown("rule", RULES.iter().map(|rule| rule.name))),
+        }
+    }
 }
 
 #[cfg(test)]
@@ -189,7 +264,7 @@ new = "LoanRoute"
     fn slips_are_told_with_their_place_and_the_nearest_name() {
         assert_eq!(
             slip("# é\n  targt = \"x\""),
-            "2:3: there is no key `targt`; known ones are entries, leave-out, pair, target [\"target\"]"
+            "2:3: there is no key `targt`; known ones are entries, leave-out, meant, pair, severity, target [\"target\"]"
         );
         assert_eq!(
             slip("target = \"compose-typedd\""),

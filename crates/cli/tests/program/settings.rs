@@ -27,7 +27,7 @@ fn a_slip_in_the_settings_is_told_with_its_place() {
     for (settings, said) in [
         (
             "leave_out = []",
-            "fallow-lantern.toml:1:1: there is no key `leave_out`; known ones are entries, leave-out, pair, target; did you mean `leave-out`?",
+            "fallow-lantern.toml:1:1: there is no key `leave_out`; known ones are entries, leave-out, meant, pair, severity, target; did you mean `leave-out`?",
         ),
         ("target = \"compose\"", "fallow-lantern.toml:1:10: there is no style `compose`"),
         (
@@ -88,4 +88,28 @@ fn pairs_are_given_in_the_new_app_s_settings() {
         "{}",
         wrong.err
     );
+}
+
+#[test]
+fn what_is_meant_is_counted_and_no_longer_fails() {
+    let app = tempfile::tempdir().expect("a folder");
+    let at = |path: &str| app.path().join(path);
+    std::fs::write(at("pubspec.yaml"), "name: barn\ndependencies:\n  flutter: { sdk: flutter }\n").expect("written");
+    std::fs::create_dir(at("lib")).expect("made");
+    let page = |comment: &str| {
+        format!(
+            "import 'package:flutter/material.dart';\nvoid main() => runApp(MaterialApp(routes: {{'/': (_) => Shelf()}}, onUnknownRoute: (_) => null));\nclass Shelf extends StatelessWidget {{\n  Widget build(BuildContext context) {{\n    {comment}\n    return TextButton(onPressed: () => Navigator.pushNamed(context, '/gone'));\n  }}\n}}\n"
+        )
+    };
+    let scan = |comment: &str| {
+        std::fs::write(at("lib/main.dart"), page(comment)).expect("written");
+        let run = assert_cmd::Command::cargo_bin("fallow-lantern").expect("built").arg("scan").arg(app.path()).output();
+        let run = run.expect("it runs");
+        (run.status.code(), String::from_utf8_lossy(&run.stdout).into_owned())
+    };
+    let (code, text) = scan("");
+    assert_eq!(code, Some(1), "{text}");
+    let (code, text) = scan("// lantern: undeclared-route is meant: the shop declares it");
+    assert_eq!(code, Some(0), "{text}");
+    assert!(text.contains("1 finding said to be meant: 1 by a comment"), "{text}");
 }

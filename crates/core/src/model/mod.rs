@@ -10,7 +10,7 @@ pub use gaps::{By, Done, Gap, GapKind, Gaps, ModuleProgress, Move, Pair, Progres
 pub use place::{Place, Span};
 pub use reach::{HandedBack, Onward, Opener, Reach, Step, Taker, WayIn};
 pub use scan::{
-    App, Argument, Call, Document, Finding, Module, Parameter, Read, Related, ResultFact, Route, Screen,
-    Skipped, StyleTotals, Target, Totals, Unsaid,
+    App, Argument, Call, Document, Finding, Meant, Module, Parameter, Read, Related, ResultFact, Route,
+    Screen, Skipped, StyleTotals, Target, Totals, Unsaid,
 };
 pub use words::{CallStatus, Form, Platform, ResultSide, RouteKind, ScreenKind, Severity, Style, Verb, Via};

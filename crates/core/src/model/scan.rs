@@ -35,6 +35,9 @@ pub struct Document {
     pub findings: Vec<Finding>,
     /// What is not said, since too much of what it would be said of is decided at run time.
     pub unsaid: Vec<Unsaid>,
+    /// Findings that a comment or the settings say are meant.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub meant: Vec<Meant>,
     /// Files that were left out or read only in part.
     pub skipped: Vec<Skipped>,
     /// Counts.
@@ -260,6 +263,18 @@ pub struct Finding {
     pub apps: Vec<String>,
     /// Stable when lines move or unrelated code changes.
     pub fingerprint: String,
+}
+
+/// A finding that is meant.
+#[derive(Debug, Clone, PartialEq, Eq, Serialize, Deserialize, JsonSchema)]
+#[serde(deny_unknown_fields)]
+pub struct Meant {
+    /// What was found.
+    pub finding: Finding,
+    /// Why it is meant.
+    pub because: String,
+    /// The comment that says so; none where the settings do.
+    pub said_at: Option<Place>,
 }
 
 /// Another place that belongs to a finding.

@@ -13,6 +13,7 @@ mod generated_stale;
 mod hard_coded_key;
 mod hard_coded_route;
 mod host_unwired;
+pub(crate) mod idle_comment;
 mod older_style;
 mod optional_forced;
 mod orphan_screen;
@@ -102,6 +103,7 @@ pub const RULES: &[&Rule] = &[
     &hard_coded_key::RULE,
     &hard_coded_route::RULE,
     &host_unwired::RULE,
+    &idle_comment::RULE,
     &older_style::RULE,
     &optional_forced::RULE,
     &orphan_screen::RULE,

@@ -2,6 +2,7 @@
 //! [`Markup`] (XML); a lens a language, one folder or file each.
 
 mod code;
+mod comments;
 mod csharp;
 mod dart;
 mod idioms;
@@ -22,6 +23,7 @@ mod tree;
 #[cfg(test)]
 mod tests;
 
+pub(crate) use comments::comments_with;
 pub use idioms::{Ask, Handed, Idioms, Listing, Literals, Scope, Subject, TextStep};
 pub use markup::{Attribute, Element, ElementId, Markup};
 pub use modifiers::Modifier;

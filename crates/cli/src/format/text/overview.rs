@@ -180,8 +180,26 @@ fn not_understood(document: &Document, look: Look, out: &mut dyn Write) -> io::R
         writeln!(out, "  {}", fill(&line, look.width.saturating_sub(2), "    "))?;
     }
     match of(CallStatus::External).count() {
+        0 => {}
+        outside => writeln!(out, "\n{} out of the app", count(outside, "call"))?,
+    }
+    meant(document, out)
+}
+
+/// Findings that a comment or the settings say are meant.
+fn meant(document: &Document, out: &mut dyn Write) -> io::Result<()> {
+    let by_comment = document.meant.iter().filter(|meant| meant.said_at.is_some()).count();
+    let by_settings = document.meant.len() - by_comment;
+    let parts = [(by_comment, "by a comment"), (by_settings, "by the settings")];
+    let parts = parts.iter().filter(|(n, _)| *n > 0).map(|(n, by)| format!("{n} {by}"));
+    match document.meant.len() {
         0 => Ok(()),
-        outside => writeln!(out, "\n{} out of the app", count(outside, "call")),
+        n => writeln!(
+            out,
+            "\n{} said to be meant: {}",
+            count(n, "finding"),
+            parts.collect::<Vec<_>>().join(", ")
+        ),
     }
 }
 

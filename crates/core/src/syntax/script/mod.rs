@@ -27,12 +27,16 @@ pub(super) const DECLARING: &[&str] =
 /// The name under which a file's default export is found.
 pub(super) const DEFAULT: &str = "default";
 
+/// The grammar for files with elements in them, or without.
+pub(super) fn grammar(elements: bool) -> tree_sitter::Language {
+    match elements {
+        true => tree_sitter_typescript::LANGUAGE_TSX.into(),
+        false => tree_sitter_typescript::LANGUAGE_TYPESCRIPT.into(),
+    }
+}
+
 pub(super) fn parse(text: &str, elements: bool) -> (Body, Option<Trouble>) {
-    let language = match elements {
-        true => tree_sitter_typescript::LANGUAGE_TSX,
-        false => tree_sitter_typescript::LANGUAGE_TYPESCRIPT,
-    };
-    let Some(tree) = code::grammar_tree(&language.into(), text) else {
+    let Some(tree) = code::grammar_tree(&grammar(elements), text) else {
         return (Body::Code(super::Tree::default()), Some((0, "could not be parsed".to_owned())));
     };
     let mut lens = Script(Lower::new(text, &idioms::IDIOMS));
