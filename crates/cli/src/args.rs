@@ -59,7 +59,7 @@ impl Color {
 pub(crate) enum Command {
     /// Say what is in an app, where it starts, and what is wrong with its navigation
     #[command(
-        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/tree --app members\n  fallow-lantern scan path/to/app --format json > scan.json"
+        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/tree --app members\n  fallow-lantern scan path/to/app --format json > scan.json\n  fallow-lantern scan path/to/app --also sarif=findings.sarif --also junit=findings.xml"
     )]
     Scan(Scan),
     /// List the declared routes: what each shows, takes, and how often it is opened
@@ -113,13 +113,43 @@ pub(crate) struct Scan {
     pub(crate) app: Option<String>,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
-    pub(crate) format: Format,
+    pub(crate) format: ScanFormat,
+    /// Write it in another form into a file as well: `--also sarif=findings.sarif`
+    #[arg(long, value_name = "FORMAT=FILE", value_parser = also)]
+    pub(crate) also: Vec<(ScanFormat, PathBuf)>,
     /// The least severity that makes the exit status 1
     #[arg(long, value_name = "SEVERITY", default_value = "warning")]
     pub(crate) threshold: Threshold,
     /// Show notes as well; without it they are counted by rule
     #[arg(long)]
     pub(crate) notes: bool,
+}
+
+/// How `scan` writes its answer.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
+pub(crate) enum ScanFormat {
+    /// For people
+    Text,
+    /// The whole document
+    Json,
+    /// A finding a line, each as JSON
+    JsonLines,
+    /// Findings as comma-separated values
+    Csv,
+    /// Findings as SARIF 2.1.0, for code hosts and editors
+    Sarif,
+    /// Findings as JUnit XML, for servers that show tests
+    Junit,
+}
+
+/// `FORMAT=FILE`.
+fn also(given: &str) -> Result<(ScanFormat, PathBuf), String> {
+    let (format, file) =
+        given.split_once('=').ok_or("a form and a file are wanted: `sarif=findings.sarif`")?;
+    if file.is_empty() {
+        return Err("the file is missing behind `=`".to_owned());
+    }
+    Ok((ScanFormat::from_str(format, false)?, PathBuf::from(file)))
 }
 
 /// What the listings take.

@@ -18,6 +18,9 @@ pub(crate) struct Look {
 const WIDTHS: std::ops::RangeInclusive<usize> = 60..=140;
 
 impl Look {
+    /// The look of a file.
+    pub(crate) const PLAIN: Self = Self { columns: None, width: 100, color: false };
+
     /// The look of standard output: a pipe has no width of its own.
     pub(crate) fn of_stdout() -> Self {
         let color = !matches!(anstream::AutoStream::choice(&std::io::stdout()), anstream::ColorChoice::Never);

@@ -1,21 +1,33 @@
 use super::Apps;
-use crate::args::{Format, Scan, Threshold};
-use crate::format;
+use crate::args::{Scan, ScanFormat, Threshold};
 use crate::look::Look;
-use crate::{Failure, Outcome};
+use crate::output::deliver;
+use crate::{Failure, Outcome, format};
+use fallow_lantern_core::Scan as Scanned;
+use std::io::{self, Write};
 
 pub(super) fn run(args: &Scan, apps: &Apps) -> Result<Outcome, Failure> {
     let scan = apps.scan(&args.path, args.app.as_deref())?;
+    let notes = args.notes || args.threshold == Threshold::Note;
     let out = &mut anstream::stdout().lock();
-    match args.format {
-        Format::Text => format::text::scan(
-            &scan,
-            args.notes || args.threshold == Threshold::Note,
-            Look::of_stdout(),
-            out,
-        )?,
-        Format::Json => format::json::whole(&scan.document, out)?,
+    write(args.format, &scan, notes, Look::of_stdout(), out)?;
+    for (form, file) in &args.also {
+        let mut bytes = Vec::new();
+        write(*form, &scan, notes, Look::PLAIN, &mut bytes)?;
+        deliver(&bytes, Some(file), false)?;
     }
     let counts = scan.document.findings.iter().any(|finding| args.threshold.counts(finding.severity));
     Ok(if counts { Outcome::Findings } else { Outcome::Clean })
+}
+
+fn write(form: ScanFormat, scan: &Scanned, notes: bool, look: Look, out: &mut dyn Write) -> io::Result<()> {
+    let document = &scan.document;
+    match form {
+        ScanFormat::Text => format::text::scan(scan, notes, look, out),
+        ScanFormat::Json => format::json::whole(document, out),
+        ScanFormat::JsonLines => format::json::lines(&document.findings, out),
+        ScanFormat::Csv => format::csv::findings(document, out),
+        ScanFormat::Sarif => format::sarif::write(document, out),
+        ScanFormat::Junit => format::junit::write(document, out),
+    }
 }

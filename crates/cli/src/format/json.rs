@@ -26,6 +26,14 @@ pub(crate) fn whole(document: &impl Serialize, out: &mut dyn Write) -> io::Resul
     write(document, out)
 }
 
+/// A value a line (jsonlines.org).
+pub(crate) fn lines<T: Serialize>(values: &[T], out: &mut dyn Write) -> io::Result<()> {
+    values.iter().try_for_each(|value| {
+        serde_json::to_writer(&mut *out, value)?;
+        writeln!(out)
+    })
+}
+
 /// The routes alone.
 pub(crate) fn routes(document: &Document, out: &mut dyn Write) -> io::Result<()> {
     #[derive(Serialize)]

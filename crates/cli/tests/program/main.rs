@@ -3,6 +3,7 @@
 mod apple;
 mod bad_input;
 mod documents;
+mod formats;
 mod kivy;
 mod looking;
 mod react_native;

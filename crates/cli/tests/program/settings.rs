@@ -94,7 +94,8 @@ fn pairs_are_given_in_the_new_app_s_settings() {
 fn what_is_meant_is_counted_and_no_longer_fails() {
     let app = tempfile::tempdir().expect("a folder");
     let at = |path: &str| app.path().join(path);
-    std::fs::write(at("pubspec.yaml"), "name: barn\ndependencies:\n  flutter: { sdk: flutter }\n").expect("written");
+    std::fs::write(at("pubspec.yaml"), "name: barn\ndependencies:\n  flutter: { sdk: flutter }\n")
+        .expect("written");
     std::fs::create_dir(at("lib")).expect("made");
     let page = |comment: &str| {
         format!(
@@ -103,7 +104,11 @@ fn what_is_meant_is_counted_and_no_longer_fails() {
     };
     let scan = |comment: &str| {
         std::fs::write(at("lib/main.dart"), page(comment)).expect("written");
-        let run = assert_cmd::Command::cargo_bin("fallow-lantern").expect("built").arg("scan").arg(app.path()).output();
+        let run = assert_cmd::Command::cargo_bin("fallow-lantern")
+            .expect("built")
+            .arg("scan")
+            .arg(app.path())
+            .output();
         let run = run.expect("it runs");
         (run.status.code(), String::from_utf8_lossy(&run.stdout).into_owned())
     };
