@@ -10,7 +10,7 @@ use crate::document::totals;
 use crate::model::{Document, Finding, Meant, Place, Severity};
 use crate::names::nearest;
 use crate::rules::{RULES, idle_comment};
-use crate::settings::{MeantHere, Settings};
+use crate::settings::{MeantHere, SETTINGS_FILE, Settings};
 use crate::source::SourceTree;
 use comments::Comment;
 use ignore::gitignore::GitignoreBuilder;
@@ -20,16 +20,19 @@ use std::path::Path;
 pub(crate) fn apply(document: &mut Document, sources: &SourceTree, settings: &Settings) {
     let comments = comments::all(sources);
     let mut used = vec![false; comments.len()];
+    let mut settled_used = vec![false; settings.meant.len()];
     let mut kept = Vec::new();
     for finding in std::mem::take(&mut document.findings) {
         let by = comments.iter().position(|comment| comment.covers(&finding));
-        let settled = || settings.meant.iter().find(|meant| is_settled(meant, &finding));
         let reason = match by {
             Some(by) => {
                 used[by] = true;
                 Some((comments[by].reason.clone(), Some(comments[by].at.clone())))
             }
-            None => settled().map(|meant| (meant.because.name.clone(), None)),
+            None => settings.meant.iter().position(|meant| is_settled(meant, &finding)).map(|at| {
+                settled_used[at] = true;
+                (settings.meant[at].because.name.clone(), None)
+            }),
         };
         match reason {
             Some((because, said_at)) => document.meant.push(Meant { finding, because, said_at }),
@@ -37,6 +40,8 @@ pub(crate) fn apply(document: &mut Document, sources: &SourceTree, settings: &Se
         }
     }
     kept.extend(comments.iter().zip(used).filter_map(|(comment, used)| idle(comment, used)));
+    let idle_settled = settings.meant.iter().zip(settled_used).filter(|(_, used)| !used);
+    kept.extend(idle_settled.map(|(meant, _)| idle_setting(meant)));
     kept.retain_mut(|finding| settle(finding, settings));
     kept.sort_by(|a, b| (&a.at, &a.rule, &a.message).cmp(&(&b.at, &b.rule, &b.message)));
     document.findings = kept;
@@ -90,6 +95,14 @@ fn idle(comment: &Comment, used: bool) -> Option<Finding> {
         None => return None,
     };
     Some(idle_comment::finding(comment.at.clone(), message, &near))
+}
+
+/// What the settings say of nothing that is found.
+fn idle_setting(meant: &MeantHere) -> Finding {
+    let (line, column) = meant.because.at;
+    let at = Place { file: SETTINGS_FILE.to_owned(), line, column, end_line: line, end_column: column };
+    let message = format!("nothing is found that line {line} of {SETTINGS_FILE} says is meant");
+    idle_comment::finding(at, message, &[])
 }
 
 /// How bad a severity's name says that something is; `None` for `off`.

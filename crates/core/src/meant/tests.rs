@@ -195,6 +195,12 @@ fn settings_by_rule_path_and_route() {
     assert_eq!(meant("rule = \"undeclared-route\"\npath = \"Main.kt\"\nroute = \"gone\""), 1);
     assert_eq!(meant("rule = \"undeclared-route\"\npath = \"legacy/\""), 0);
     assert_eq!(meant("rule = \"orphan-screen\"\nroute = \"gone\""), 0);
+    let idle = "[[meant]]\npath = \"legacy/\"\nbecause = \"it goes\"";
+    let (found, _) = told(&scanned(&app, idle));
+    assert!(
+        found.iter().any(|line| line.starts_with("idle-comment fallow-lantern.toml:3 nothing is found")),
+        "{found:?}"
+    );
 }
 
 #[test]

@@ -6,9 +6,9 @@ pub(super) static RULE: Rule = Rule {
     name: "idle-comment",
     severity: Severity::Warning,
     says: Says::Presence,
-    summary: "A comment says that a finding is meant, and there is none, or it names no rule or gives no reason.",
+    summary: "A comment or the settings say that a finding is meant, and there is none; or a comment names no rule or gives no reason.",
     why: "It hides the next finding of its kind, which nobody has looked at.",
-    mend: "Take the comment out, or name the rule and say why it is meant.",
+    mend: "Take it out, or name the rule and say why it is meant.",
     example: Example {
         wrong: "// lantern: orphan-screen is meant: the tablet opens it\n<fragment android:id=\"@+id/help\" android:name=\"barn.HelpFragment\"/>",
         right: "<fragment android:id=\"@+id/help\" android:name=\"barn.HelpFragment\"/>",
