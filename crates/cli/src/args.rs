@@ -59,7 +59,7 @@ impl Color {
 pub(crate) enum Command {
     /// Say what is in an app, where it starts, and what is wrong with its navigation
     #[command(
-        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/tree --app members\n  fallow-lantern scan path/to/app --format json > scan.json\n  fallow-lantern scan path/to/app --also sarif=findings.sarif --also junit=findings.xml"
+        after_help = "Examples:\n  fallow-lantern scan\n  fallow-lantern scan path/to/app --threshold error\n  fallow-lantern scan path/to/tree --app members\n  fallow-lantern scan path/to/app --format json > scan.json\n  fallow-lantern scan path/to/app --accept\n  fallow-lantern scan path/to/app --also sarif=findings.sarif --also junit=findings.xml"
     )]
     Scan(Scan),
     /// List the declared routes: what each shows, takes, and how often it is opened
@@ -117,6 +117,15 @@ pub(crate) struct Scan {
     /// Write it in another form into a file as well: `--also sarif=findings.sarif`
     #[arg(long, value_name = "FORMAT=FILE", value_parser = also)]
     pub(crate) also: Vec<(ScanFormat, PathBuf)>,
+    /// The findings that are accepted for now; by default `fallow-lantern.ledger` in the app's folder
+    #[arg(long, value_name = "FILE")]
+    pub(crate) ledger: Option<PathBuf>,
+    /// Accept all that is found now: write it into the ledger
+    #[arg(long, conflicts_with_all = ["shrink", "app"])]
+    pub(crate) accept: bool,
+    /// Take out of the ledger what is found no more
+    #[arg(long, conflicts_with = "app")]
+    pub(crate) shrink: bool,
     /// The least severity that makes the exit status 1
     #[arg(long, value_name = "SEVERITY", default_value = "warning")]
     pub(crate) threshold: Threshold,

@@ -37,6 +37,8 @@ pub(crate) enum Failure {
     Picture(String),
     /// Reading a file failed.
     Read(PathBuf, io::Error),
+    /// A ledger that is none.
+    Ledger(PathBuf, fallow_lantern_core::ledger::LedgerError),
     /// Writing a file failed.
     Write(PathBuf, io::Error),
     /// Writing the answer failed.
@@ -82,6 +84,7 @@ impl Failure {
             Self::BinaryToTerminal => "a terminal shows no PNG; add --output FILE".to_owned(),
             Self::Picture(error) => format!("the picture cannot be drawn: {error}"),
             Self::Read(path, error) => format!("{} cannot be read: {error}", path.display()),
+            Self::Ledger(path, error) => format!("{}: {error}", path.display()),
             Self::Write(path, error) => format!("{} cannot be written: {error}", path.display()),
             Self::Output(error) => format!("the answer cannot be written: {error}"),
         };

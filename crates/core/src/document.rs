@@ -57,6 +57,7 @@ pub(crate) fn empty(label: &str) -> Document {
         results: Vec::new(),
         findings: Vec::new(),
         unsaid: Vec::new(),
+        accepted: Vec::new(),
         meant: Vec::new(),
         skipped: Vec::new(),
         totals: Totals::default(),

@@ -17,6 +17,7 @@ pub mod facts;
 #[cfg(test)]
 mod fixture;
 pub mod gaps;
+pub mod ledger;
 pub mod link;
 pub mod map;
 mod meant;

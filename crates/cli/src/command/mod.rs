@@ -4,6 +4,7 @@ mod apps;
 mod calls;
 mod demo;
 mod gaps;
+mod ledger;
 mod map;
 mod reach;
 mod report;

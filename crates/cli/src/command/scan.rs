@@ -1,4 +1,4 @@
-use super::Apps;
+use super::{Apps, ledger};
 use crate::args::{Scan, ScanFormat, Threshold};
 use crate::look::Look;
 use crate::output::deliver;
@@ -7,7 +7,8 @@ use fallow_lantern_core::Scan as Scanned;
 use std::io::{self, Write};
 
 pub(super) fn run(args: &Scan, apps: &Apps) -> Result<Outcome, Failure> {
-    let scan = apps.scan(&args.path, args.app.as_deref())?;
+    let mut scan = apps.scan(&args.path, args.app.as_deref())?;
+    ledger::keep(args, &mut scan)?;
     let notes = args.notes || args.threshold == Threshold::Note;
     let out = &mut anstream::stdout().lock();
     write(args.format, &scan, notes, Look::of_stdout(), out)?;

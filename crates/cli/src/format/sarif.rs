@@ -25,6 +25,11 @@ pub(crate) fn write(document: &Document, out: &mut dyn Write) -> io::Result<()> 
         result["suppressions"] = json!([suppression]);
         result
     });
+    let accepted = document.accepted.iter().map(|finding| {
+        let mut result = result(finding);
+        result["suppressions"] = json!([{ "kind": "external", "justification": "accepted in the ledger" }]);
+        result
+    });
     let log = json!({
         "$schema": SCHEMA,
         "version": "2.1.0",
@@ -35,7 +40,7 @@ pub(crate) fn write(document: &Document, out: &mut dyn Write) -> io::Result<()> 
                 "rules": RULES.iter().map(|rule| descriptor(rule)).collect::<Vec<_>>(),
             } },
             "columnKind": "unicodeCodePoints",
-            "results": found.chain(meant).collect::<Vec<_>>(),
+            "results": found.chain(meant).chain(accepted).collect::<Vec<_>>(),
         }],
     });
     serde_json::to_writer_pretty(&mut *out, &log)?;

@@ -5,6 +5,7 @@ mod bad_input;
 mod documents;
 mod formats;
 mod kivy;
+mod ledger;
 mod looking;
 mod react_native;
 mod settings;

@@ -35,6 +35,9 @@ pub struct Document {
     pub findings: Vec<Finding>,
     /// What is not said, since too much of what it would be said of is decided at run time.
     pub unsaid: Vec<Unsaid>,
+    /// Findings that the ledger has.
+    #[serde(default, skip_serializing_if = "Vec::is_empty")]
+    pub accepted: Vec<Finding>,
     /// Findings that a comment or the settings say are meant.
     #[serde(default, skip_serializing_if = "Vec::is_empty")]
     pub meant: Vec<Meant>,

@@ -186,8 +186,11 @@ fn not_understood(document: &Document, look: Look, out: &mut dyn Write) -> io::R
     meant(document, out)
 }
 
-/// Findings that a comment or the settings say are meant.
+/// Findings that a comment or the settings say are meant, and those that the ledger has.
 fn meant(document: &Document, out: &mut dyn Write) -> io::Result<()> {
+    if !document.accepted.is_empty() {
+        writeln!(out, "\n{} accepted by the ledger", count(document.accepted.len(), "finding"))?;
+    }
     let by_comment = document.meant.iter().filter(|meant| meant.said_at.is_some()).count();
     let by_settings = document.meant.len() - by_comment;
     let parts = [(by_comment, "by a comment"), (by_settings, "by the settings")];
