@@ -6,7 +6,7 @@ pub(super) static RULE: Rule = Rule {
     name: "idle-comment",
     severity: Severity::Warning,
     says: Says::Presence,
-    summary: "A comment or the settings say that a finding is meant, and there is none; or a comment names no rule or gives no reason.",
+    summary: "What is said to be meant is not found, or is said without a rule or a reason.",
     why: "It hides the next finding of its kind, which nobody has looked at.",
     mend: "Take it out, or name the rule and say why it is meant.",
     example: Example {
