@@ -64,14 +64,14 @@ pub(crate) enum Command {
     Scan(Scan),
     /// List the declared routes: what each shows, takes, and how often it is opened
     #[command(
-        after_help = "Examples:\n  fallow-lantern routes path/to/app\n  fallow-lantern routes path/to/app --format json"
+        after_help = "Examples:\n  fallow-lantern routes path/to/app\n  fallow-lantern routes path/to/app --screen LoanFragment\n  fallow-lantern routes path/to/app --style compose-typed --format csv"
     )]
     Routes(Listing),
     /// List the navigation calls: from where, to what, with which arguments
     #[command(
-        after_help = "Examples:\n  fallow-lantern calls path/to/app\n  fallow-lantern calls path/to/app --format json"
+        after_help = "Examples:\n  fallow-lantern calls path/to/app\n  fallow-lantern calls path/to/app --status dynamic\n  fallow-lantern calls path/to/app --module app --format json-lines"
     )]
-    Calls(Listing),
+    Calls(Calls),
     /// Say how one gets to a screen, who opens it with what, and where it leads
     #[command(
         after_help = "Examples:\n  fallow-lantern reach LoanFragment\n  fallow-lantern reach HomeFragment LoanFragment --in path/to/app\n  fallow-lantern reach loanFragment --format json"
@@ -170,9 +170,38 @@ pub(crate) struct Listing {
     /// Keep to one app of the tree, by its name or its folder
     #[arg(long, value_name = "NAME")]
     pub(crate) app: Option<String>,
+    #[command(flatten)]
+    pub(crate) only: Only,
     /// How to write the answer
     #[arg(long, value_name = "FORMAT", default_value = "text")]
-    pub(crate) format: Format,
+    pub(crate) format: ListFormat,
+}
+
+/// What a listing keeps to.
+#[derive(Debug, Args)]
+pub(crate) struct Only {
+    /// Keep to what this screen is shown by, or what it calls
+    #[arg(long, value_name = "NAME")]
+    pub(crate) screen: Option<String>,
+    /// Keep to one style
+    #[arg(long, value_name = "STYLE")]
+    pub(crate) style: Option<String>,
+    /// Keep to one module, by its path
+    #[arg(long, value_name = "PATH")]
+    pub(crate) module: Option<String>,
+    /// Keep to what holds this text in its names
+    #[arg(long, value_name = "TEXT")]
+    pub(crate) holding: Option<String>,
+}
+
+/// What `calls` takes.
+#[derive(Debug, Args)]
+pub(crate) struct Calls {
+    #[command(flatten)]
+    pub(crate) listing: Listing,
+    /// Keep to calls that came to this: resolved, undeclared, dynamic or external
+    #[arg(long, value_name = "STATUS")]
+    pub(crate) status: Option<String>,
 }
 
 /// What `reach` takes.
@@ -300,7 +329,20 @@ pub(crate) struct Demo {
     pub(crate) folder: PathBuf,
 }
 
-/// Formats of scans and listings.
+/// Formats of listings.
+#[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
+pub(crate) enum ListFormat {
+    /// For people
+    Text,
+    /// One JSON object
+    Json,
+    /// One a line, each as JSON
+    JsonLines,
+    /// Comma-separated values
+    Csv,
+}
+
+/// Formats of ways and of one rule.
 #[derive(Debug, Clone, Copy, PartialEq, Eq, ValueEnum)]
 pub(crate) enum Format {
     /// For people

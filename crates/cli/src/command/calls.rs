@@ -1,15 +1,21 @@
 use super::Apps;
-use crate::args::{Format, Listing};
+use super::only::{Kept, status};
+use crate::args::{Calls, ListFormat};
 use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
 
-pub(super) fn run(args: &Listing, apps: &Apps) -> Result<Outcome, Failure> {
-    let scan = apps.scan(&args.path, args.app.as_deref())?;
+pub(super) fn run(args: &Calls, apps: &Apps) -> Result<Outcome, Failure> {
+    let listing = &args.listing;
+    let status = args.status.as_deref().map(status).transpose()?;
+    let mut document = apps.scan(&listing.path, listing.app.as_deref())?.document;
+    Kept::new(&listing.only, &document)?.calls(&mut document, status);
     let out = &mut anstream::stdout().lock();
-    match args.format {
-        Format::Text => format::tables::calls(&scan.document, Look::of_stdout(), out)?,
-        Format::Json => format::json::calls(&scan.document, out)?,
+    match listing.format {
+        ListFormat::Text => format::tables::calls(&document, Look::of_stdout(), out)?,
+        ListFormat::Json => format::json::calls(&document, out)?,
+        ListFormat::JsonLines => format::json::lines(&document.calls, out)?,
+        ListFormat::Csv => format::csv::calls(&document, out)?,
     }
     Ok(Outcome::Clean)
 }

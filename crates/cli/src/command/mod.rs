@@ -6,6 +6,7 @@ mod demo;
 mod gaps;
 mod ledger;
 mod map;
+mod only;
 mod reach;
 mod report;
 mod routes;

@@ -1,15 +1,19 @@
 use super::Apps;
-use crate::args::{Format, Listing};
+use super::only::Kept;
+use crate::args::{ListFormat, Listing};
 use crate::format;
 use crate::look::Look;
 use crate::{Failure, Outcome};
 
 pub(super) fn run(args: &Listing, apps: &Apps) -> Result<Outcome, Failure> {
-    let scan = apps.scan(&args.path, args.app.as_deref())?;
+    let mut document = apps.scan(&args.path, args.app.as_deref())?.document;
+    Kept::new(&args.only, &document)?.routes(&mut document);
     let out = &mut anstream::stdout().lock();
     match args.format {
-        Format::Text => format::tables::routes(&scan.document, Look::of_stdout(), out)?,
-        Format::Json => format::json::routes(&scan.document, out)?,
+        ListFormat::Text => format::tables::routes(&document, Look::of_stdout(), out)?,
+        ListFormat::Json => format::json::routes(&document, out)?,
+        ListFormat::JsonLines => format::json::lines(&document.routes, out)?,
+        ListFormat::Csv => format::csv::routes(&document, out)?,
     }
     Ok(Outcome::Clean)
 }

@@ -106,3 +106,34 @@ fn a_form_that_is_not_there_is_told() {
         assert!(run.err.contains(told), "{}", run.err);
     }
 }
+
+#[test]
+fn listings_keep_to_a_part() {
+    let app = app();
+    let lines = |args: &[&str]| {
+        let run = run(&[&[args[0], app.arg()], &args[1..], &["--format", "json-lines"]].concat());
+        assert_eq!(run.status, 0, "{}", run.err);
+        let read = |line: &str| serde_json::from_str::<Value>(line).expect("JSON");
+        run.out.lines().map(read).collect::<Vec<_>>()
+    };
+    let names = |found: Vec<Value>| -> Vec<String> {
+        found.iter().map(|route| route["name"].as_str().expect("a name").to_owned()).collect()
+    };
+    assert_eq!(names(lines(&["routes", "--style", "compose-string"])), ["shelf", "hours"]);
+    assert_eq!(names(lines(&["routes", "--screen", "Hours"])), ["hours"]);
+    assert_eq!(names(lines(&["routes", "--holding", "SHE"])), ["shelf"]);
+    assert_eq!(lines(&["calls", "--status", "undeclared"]).len(), 1);
+    assert_eq!(lines(&["calls", "--status", "dynamic"]).len(), 0);
+    assert_eq!(lines(&["calls", "--screen", "Hours"]).len(), 0);
+    let table = run(&["calls", app.arg(), "--format", "csv"]);
+    assert!(table.out.starts_with("from,verb,to,written,status,"), "{}", table.out);
+    for (given, near) in [
+        ("--screen=Hour", "`Hours`"),
+        ("--status=dynamc", "`dynamic`"),
+        ("--style=compose-strin", "`compose-string`"),
+    ] {
+        let run = run(&["calls", app.arg(), given]);
+        assert_eq!(run.status, 2);
+        assert!(run.err.contains(near), "{}", run.err);
+    }
+}
