@@ -16,6 +16,7 @@ mod constants;
 mod context;
 mod escapes;
 mod eval;
+mod eval_calls;
 mod events;
 mod extensions;
 mod formats;
