@@ -97,6 +97,20 @@ pub(crate) enum Command {
         after_help = "Examples:\n  fallow-lantern rules\n  fallow-lantern rules orphan-screen\n  fallow-lantern rules orphan-screen --format markdown"
     )]
     Rules(Rules),
+    /// Write what a shell needs to complete commands, options and their values
+    #[command(
+        after_help = "Examples:\n  fallow-lantern completions bash > /etc/bash_completion.d/fallow-lantern\n  fallow-lantern completions fish > ~/.config/fish/completions/fallow-lantern.fish"
+    )]
+    Completions {
+        /// The shell
+        shell: clap_complete::Shell,
+    },
+    /// Write the manual pages, one a command, into a folder
+    #[command(after_help = "Examples:\n  fallow-lantern manual ~/.local/share/man/man1")]
+    Manual {
+        /// The folder
+        folder: PathBuf,
+    },
     /// Write the sample apps into a folder and run the whole example on them
     #[command(after_help = "Examples:\n  fallow-lantern demo\n  fallow-lantern demo /tmp/borrowbarn")]
     Demo(Demo),

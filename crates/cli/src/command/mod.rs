@@ -5,6 +5,7 @@ mod calls;
 mod demo;
 mod gaps;
 mod ledger;
+mod manual;
 mod map;
 mod only;
 mod reach;
@@ -31,6 +32,8 @@ pub(crate) fn run(arguments: &Arguments) -> Result<Outcome, Failure> {
         Command::Map(args) => map::run(args, &apps),
         Command::Report(args) => report::run(args, &apps),
         Command::Rules(args) => rules::run(args),
+        Command::Completions { shell } => manual::completions(*shell),
+        Command::Manual { folder } => manual::pages(folder),
         Command::Demo(args) => demo::run(args, &apps),
     }
 }

@@ -202,3 +202,23 @@ function Attic() { return <Text />; }
     );
     assert!(scan.out.contains("Nothing to report of what was understood."), "{}", scan.out);
 }
+
+#[test]
+fn completions_and_manual_pages_know_every_command() {
+    for shell in ["bash", "fish", "zsh"] {
+        let script = run(&["completions", shell]);
+        assert_eq!(script.status, 0, "{}", script.err);
+        for command in ["scan", "gaps", "routes", "--accept"] {
+            let bare = command.trim_start_matches('-');
+            assert!(script.out.contains(bare), "{shell}: {command}");
+        }
+    }
+    let folder = tempfile::tempdir().expect("a folder");
+    let pages = folder.path().join("man1");
+    let written = run(&["manual", &pages.to_string_lossy()]);
+    assert_eq!(written.status, 0, "{}", written.err);
+    for page in ["fallow-lantern.1", "fallow-lantern-scan.1", "fallow-lantern-gaps.1"] {
+        let text = std::fs::read_to_string(pages.join(page)).expect(page);
+        assert!(text.contains(".SH NAME"), "{page}");
+    }
+}
