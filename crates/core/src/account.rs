@@ -5,7 +5,6 @@ use crate::link::Graph;
 use crate::recover::{STYLES, StyleRecoverer};
 use crate::syntax::Kind;
 use crate::values::{Expr, Ref, Values};
-use rustc_hash::FxHashSet;
 
 /// Functions around functions are followed this far.
 const MAX_AROUND: usize = 4;
@@ -13,9 +12,7 @@ const MAX_AROUND: usize = 4;
 /// Places where a style's verb is called that are neither a call of the graph nor part of a wrapper
 /// whose uses are.
 pub(crate) fn unaccounted(values: Values<'_>, graph: &Graph<'_>) -> Vec<At> {
-    let calls: FxHashSet<(u32, u32)> =
-        graph.calls.iter().map(|call| (call.fact.at.file, call.fact.at.span.start)).collect();
-    let account = Account { values, calls: &calls, graph };
+    let account = Account { values, graph };
     let files: Vec<u32> = values.program().parsed().collect();
     let mut left: Vec<At> = files.into_iter().flat_map(|file| account.left_in(file)).collect();
     left.sort_unstable();
@@ -25,8 +22,6 @@ pub(crate) fn unaccounted(values: Values<'_>, graph: &Graph<'_>) -> Vec<At> {
 
 struct Account<'a, 'p> {
     values: Values<'p>,
-    /// Where calls start.
-    calls: &'a FxHashSet<(u32, u32)>,
     graph: &'a Graph<'p>,
 }
 
@@ -56,11 +51,10 @@ impl Account<'_, '_> {
     /// Whether a call of the graph starts within the place.
     fn is_call(&self, site: Ref) -> bool {
         let span = self.values.tree(site).span(site.id);
-        self.calls.contains(&(site.file, span.start))
-            || self.graph.calls.iter().any(|call| {
-                let at = call.fact.at;
-                at.file == site.file && at.span.start < span.end && span.start < at.span.end
-            })
+        self.graph.calls.iter().any(|call| {
+            let at = call.fact.at;
+            at.file == site.file && at.span.start < span.end && span.start < at.span.end
+        })
     }
 
     /// Whether it is what a call is given: an action that is dispatched, a page that is pushed.

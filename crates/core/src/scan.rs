@@ -159,7 +159,9 @@ fn run(mut sources: SourceTree, parts: &[Part], label: &str, options: &Options<'
     sources.skipped.append(&mut document.skipped);
     sources.skipped.sort();
     document.skipped.clone_from(&sources.skipped);
-    meant::apply(&mut document, &sources, &options.settings);
+    let mut judged = vec![false; sources.files.len()];
+    parts.iter().flat_map(|part| &part.files).for_each(|&file| judged[file] = true);
+    meant::apply(&mut document, &sources, &options.settings, |file| judged[file], options.app.is_none());
     Scan { document, sources }
 }
 

@@ -4,6 +4,7 @@ use crate::Failure;
 use crate::args::Scan as Arguments;
 use fallow_lantern_core::Scan;
 use fallow_lantern_core::ledger::{Entry, LEDGER_FILE, Ledger};
+use fallow_lantern_core::names::count;
 use std::io::{self, Write};
 use std::path::{Path, PathBuf};
 
@@ -17,7 +18,7 @@ pub(super) fn keep(args: &Arguments, scan: &mut Scan) -> Result<(), Failure> {
         let ledger = Ledger::of(scan.document.findings.iter());
         write(&path, &ledger)?;
         ledger.set_apart(&mut scan.document);
-        return said(&format!("{} accepted in {}", counted(ledger.len()), path.display()));
+        return said(&format!("{} accepted in {}", count(ledger.len(), "finding"), path.display()));
     }
     let Some(ledger) = read(&path, args.ledger.is_some())? else { return Ok(()) };
     let gone = ledger.set_apart(&mut scan.document);
@@ -27,9 +28,14 @@ pub(super) fn keep(args: &Arguments, scan: &mut Scan) -> Result<(), Failure> {
     }
     if args.shrink {
         write(&path, &Ledger::of(scan.document.accepted.iter()))?;
-        return said(&format!("{} gone, and taken out of {}", counted(gone.len()), path.display()));
+        return said(&format!("{} gone, and taken out of {}", count(gone.len(), "finding"), path.display()));
     }
-    said(&format!("{} of {} gone; --shrink takes out: {}", counted(gone.len()), path.display(), named(&gone)))
+    said(&format!(
+        "{} of {} gone; --shrink takes out: {}",
+        count(gone.len(), "finding"),
+        path.display(),
+        named(&gone)
+    ))
 }
 
 fn read(path: &Path, asked: bool) -> Result<Option<Ledger>, Failure> {
@@ -48,10 +54,6 @@ fn write(path: &Path, ledger: &Ledger) -> Result<(), Failure> {
     let failed = |error| Failure::Write(path.to_owned(), error);
     std::fs::write(&beside, ledger.text()).map_err(failed)?;
     std::fs::rename(&beside, path).map_err(failed)
-}
-
-fn counted(count: usize) -> String {
-    if count == 1 { "1 finding".to_owned() } else { format!("{count} findings") }
 }
 
 fn named(gone: &[Entry]) -> String {

@@ -125,6 +125,8 @@ fn listings_keep_to_a_part() {
     assert_eq!(lines(&["calls", "--status", "undeclared"]).len(), 1);
     assert_eq!(lines(&["calls", "--status", "dynamic"]).len(), 0);
     assert_eq!(lines(&["calls", "--screen", "Hours"]).len(), 0);
+    let none = run(&["calls", app.arg(), "--status", "dynamic"]);
+    assert_eq!(none.out, "Of 1 call none is kept.\n");
     let table = run(&["calls", app.arg(), "--format", "csv"]);
     assert!(table.out.starts_with("from,verb,to,written,status,"), "{}", table.out);
     for (given, near) in [

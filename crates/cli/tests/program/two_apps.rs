@@ -131,3 +131,27 @@ fn a_way_to_a_screen_leads_through_one_app() {
     let only = run(&["reach", "CardScreen", "--in", &tree]);
     assert!(only.out.starts_with("CardScreen"), "one app has it: {}", only.out);
 }
+
+#[test]
+fn what_is_meant_in_another_app_is_not_idle_for_this_one() {
+    let package = |folder: &str, comment: &str, call: &str| {
+        format!(
+            "//- {folder}/pubspec.yaml\nname: {folder}\ndependencies:\n  flutter: {{ sdk: flutter }}\n//- {folder}/lib/main.dart\nimport 'package:flutter/material.dart';\nvoid main() => runApp(MaterialApp(routes: {{'/': (_) => Shelf()}}, onUnknownRoute: (_) => null));\nclass Shelf extends StatelessWidget {{\n  Widget build(BuildContext context) {{\n    {comment}\n    return TextButton(onPressed: () => Navigator.pushNamed(context, '{call}'));\n  }}\n}}\n"
+        )
+    };
+    let comment = "// lantern: undeclared-route is meant: the till declares it";
+    let settings = "//- fallow-lantern.toml\n[[meant]]\npath = \"members/\"\nbecause = \"it goes soon\"\n";
+    let tree =
+        App::new(&[settings, &package("members", comment, "/till"), &package("counter", "", "/")].concat());
+    let rules = |args: &[&str]| {
+        let run = run(&[&["scan", tree.arg(), "--format", "csv"], args].concat());
+        run.out
+            .lines()
+            .skip(1)
+            .filter_map(|line| line.split(',').next().map(str::to_owned))
+            .collect::<Vec<_>>()
+    };
+    let idle = |found: Vec<String>| found.iter().filter(|rule| *rule == "idle-comment").count();
+    assert_eq!(idle(rules(&["--app", "counter"])), 0, "neither the comment nor the settings were looked at");
+    assert_eq!(idle(rules(&[])), 0, "both name the one finding");
+}

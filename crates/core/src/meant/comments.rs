@@ -33,9 +33,10 @@ impl Comment {
     }
 }
 
-/// All of them, by file.
-pub(super) fn all(sources: &SourceTree) -> Vec<Comment> {
-    let each: Vec<Vec<Comment>> = sources.files.par_iter().map(of_file).collect();
+/// All of them in the files that were judged, by file.
+pub(super) fn all(sources: &SourceTree, judged: impl Fn(usize) -> bool) -> Vec<Comment> {
+    let files: Vec<usize> = (0..sources.files.len()).filter(|&i| judged(i)).collect();
+    let each: Vec<Vec<Comment>> = files.par_iter().map(|&i| of_file(&sources.files[i])).collect();
     each.into_iter().flatten().collect()
 }
 

@@ -13,34 +13,37 @@ use crate::rules::{RULES, idle_comment};
 use crate::settings::{MeantHere, SETTINGS_FILE, Settings};
 use crate::source::SourceTree;
 use comments::Comment;
-use ignore::gitignore::GitignoreBuilder;
+use ignore::gitignore::{Gitignore, GitignoreBuilder};
 use std::path::Path;
 
 /// Sets apart what is meant, and puts severities as they are settled.
-pub(crate) fn apply(document: &mut Document, sources: &SourceTree, settings: &Settings) {
-    let comments = comments::all(sources);
+/// `judged` says of a file whether it was looked at; `whole` whether all of the tree was.
+pub(crate) fn apply(
+    document: &mut Document,
+    sources: &SourceTree,
+    settings: &Settings,
+    judged: impl Fn(usize) -> bool,
+    whole: bool,
+) {
+    let comments = comments::all(sources, judged);
+    let paths: Vec<Option<Gitignore>> = settings.meant.iter().map(matcher).collect();
     let mut used = vec![false; comments.len()];
     let mut settled_used = vec![false; settings.meant.len()];
     let mut kept = Vec::new();
     for finding in std::mem::take(&mut document.findings) {
-        let by = comments.iter().position(|comment| comment.covers(&finding));
-        let reason = match by {
-            Some(by) => {
-                used[by] = true;
-                Some((comments[by].reason.clone(), Some(comments[by].at.clone())))
-            }
-            None => settings.meant.iter().position(|meant| is_settled(meant, &finding)).map(|at| {
-                settled_used[at] = true;
-                (settings.meant[at].because.name.clone(), None)
-            }),
-        };
+        let by_comment = mark(&mut used, |at| comments[at].covers(&finding));
+        let by_settings =
+            mark(&mut settled_used, |at| is_settled(&settings.meant[at], paths[at].as_ref(), &finding));
+        let comment = by_comment.map(|at| (comments[at].reason.clone(), Some(comments[at].at.clone())));
+        let reason =
+            comment.or_else(|| by_settings.map(|at| (settings.meant[at].because.name.clone(), None)));
         match reason {
             Some((because, said_at)) => document.meant.push(Meant { finding, because, said_at }),
             None => kept.push(finding),
         }
     }
     kept.extend(comments.iter().zip(used).filter_map(|(comment, used)| idle(comment, used)));
-    let idle_settled = settings.meant.iter().zip(settled_used).filter(|(_, used)| !used);
+    let idle_settled = settings.meant.iter().zip(settled_used).filter(|(_, used)| whole && !used);
     kept.extend(idle_settled.map(|(meant, _)| idle_setting(meant)));
     kept.retain_mut(|finding| settle(finding, settings));
     kept.sort_by(|a, b| (&a.at, &a.rule, &a.message).cmp(&(&b.at, &b.rule, &b.message)));
@@ -62,20 +65,29 @@ fn settle(finding: &mut Finding, settings: &Settings) -> bool {
     }
 }
 
-fn is_settled(meant: &MeantHere, finding: &Finding) -> bool {
+fn is_settled(meant: &MeantHere, path: Option<&Gitignore>, finding: &Finding) -> bool {
     let rule = meant.rule.as_ref().is_none_or(|rule| rule.name == finding.rule);
     let route =
         meant.route.as_ref().is_none_or(|route| finding.message.contains(&format!("`{}`", route.name)));
-    let path = meant.path.as_ref().is_none_or(|path| is_under(&path.name, &finding.at));
+    let file = Path::new(&finding.at.file);
+    let path = path.is_none_or(|path| path.matched_path_or_any_parents(file, false).is_ignore());
     rule && route && path
 }
 
-/// Whether a place is under a path as an ignore file writes it.
-fn is_under(pattern: &str, at: &Place) -> bool {
+/// What is under the path that an entry names, as an ignore file writes it; a path that is none has nothing
+/// under it.
+fn matcher(meant: &MeantHere) -> Option<Gitignore> {
+    let path = meant.path.as_ref()?;
     let mut builder = GitignoreBuilder::new("");
-    let added = builder.add_line(None, pattern).is_ok();
-    let matcher = builder.build().ok().filter(|_| added);
-    matcher.is_some_and(|matcher| matcher.matched_path_or_any_parents(Path::new(&at.file), false).is_ignore())
+    let added = builder.add_line(None, &path.name).is_ok();
+    Some(builder.build().ok().filter(|_| added).unwrap_or_else(Gitignore::empty))
+}
+
+/// Marks every one that names a finding, not the first alone: none of them is idle. The first is returned.
+fn mark(used: &mut [bool], names: impl Fn(usize) -> bool) -> Option<usize> {
+    let naming: Vec<usize> = (0..used.len()).filter(|&at| names(at)).collect();
+    naming.iter().for_each(|&at| used[at] = true);
+    naming.first().copied()
 }
 
 /// What is wrong with a comment that says something is meant.

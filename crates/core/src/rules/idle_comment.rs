@@ -10,7 +10,7 @@ pub(super) static RULE: Rule = Rule {
     why: "It hides the next finding of its kind, which nobody has looked at.",
     mend: "Take it out, or name the rule and say why it is meant.",
     example: Example {
-        wrong: "// lantern: orphan-screen is meant: the tablet opens it\n<fragment android:id=\"@+id/help\" android:name=\"barn.HelpFragment\"/>",
+        wrong: "<!-- lantern: orphan-screen is meant: the tablet opens it -->\n<fragment android:id=\"@+id/help\" android:name=\"barn.HelpFragment\"/>",
         right: "<fragment android:id=\"@+id/help\" android:name=\"barn.HelpFragment\"/>",
     },
     // It looks at what the others found: see `meant`.

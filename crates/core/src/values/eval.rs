@@ -86,6 +86,16 @@ impl<'p> Values<'p> {
         self.eval_with(expr, &Fuel::new())
     }
 
+    /// The objects and functions that an expression may be, each where it is made or written out.
+    #[must_use]
+    pub fn made_or_handed(&self, expr: &Expr) -> Vec<Expr> {
+        let found = self.eval(expr).into_iter().filter_map(|value| match value.datum {
+            Datum::Object(made) | Datum::Function(made) => Some(made),
+            _ => None,
+        });
+        found.filter(|made| made.at != expr.at).collect()
+    }
+
     /// As [`Self::eval`]; what depends on an enum's case that a caller chooses is what it is for each of
     /// the cases.
     #[must_use]

@@ -329,17 +329,7 @@ class TicketActivity : Activity()
 fn sealed_screens_actions_events_and_builders_of_text() {
     let document = scanned(
         r#"
-//- settings.gradle.kts
-include(":app")
-//- app/build.gradle.kts
-plugins { id("com.android.application"); id("org.jetbrains.kotlin.plugin.serialization") }
-android { namespace = "barn" }
-//- app/src/main/AndroidManifest.xml
-<manifest xmlns:android="http://schemas.android.com/apk/res/android"><application android:name=".BarnApplication">
-  <activity android:name=".MainActivity" android:exported="true"><intent-filter>
-    <action android:name="android.intent.action.MAIN"/><category android:name="android.intent.category.LAUNCHER"/>
-  </intent-filter></activity>
-</application></manifest>
+//- minimal: launcher
 //- app/src/main/java/barn/MainActivity.kt
 package barn
 import android.os.Bundle

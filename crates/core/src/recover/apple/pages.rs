@@ -5,7 +5,7 @@ use super::controllers::{CONTAINERS, is_container, is_controller, is_controller_
 use super::scenes::{At2, Board, initial};
 use super::shown::shown;
 use crate::syntax::{AssignOp, Call, Id, Kind};
-use crate::values::{Datum, Def, Expr, Ref, Step, Values};
+use crate::values::{Def, Expr, Ref, Step, Values};
 
 /// Controllers in controllers are followed this deep.
 const MAX_DEPTH: usize = 16;
@@ -106,11 +106,9 @@ fn any_of(ways: Vec<Expr>, steps: Vec<Step>, depth: usize, values: &Values<'_>) 
 
 /// What a computed property, or a call of what a list or a variable holds, makes.
 fn made_by(expr: &Expr, steps: &[Step], depth: usize, values: &Values<'_>) -> Option<Page> {
-    let made = values.eval(expr).into_iter().filter_map(|value| match value.datum {
-        Datum::Object(made) if made.at != expr.at => Some(made),
-        _ => None,
-    });
-    any_of(made.collect(), steps.to_vec(), depth, values)
+    let mut made = values.made_or_handed(expr);
+    made.retain(|made| !matches!(values.kind(made.at), Kind::Lambda { .. } | Kind::Reference { .. }));
+    any_of(made, steps.to_vec(), depth, values)
 }
 
 fn named(expr: &Expr, mut steps: Vec<Step>, depth: usize, values: &Values<'_>) -> Page {

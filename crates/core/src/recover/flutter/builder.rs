@@ -81,7 +81,7 @@ fn collect(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
             deeper(&expr.with(*right));
         }
         Kind::Name(_) | Kind::Member(_) => named(expr, depth, values, found),
-        Kind::Index { .. } => made_or_handed(expr, values).iter().for_each(deeper),
+        Kind::Index { .. } => values.made_or_handed(expr).iter().for_each(deeper),
         // A constructor handed over whole.
         Kind::Reference { name, .. } => {
             let class = values.class_named(expr.at, name).filter(|&class| is_widget(class, values));
@@ -104,30 +104,11 @@ fn named(expr: &Expr, depth: usize, values: &Values<'_>, found: &mut Leaves) {
         }
         return;
     }
-    let made = made_or_handed(expr, values);
+    let made = values.made_or_handed(expr);
     if made.is_empty() {
         return found.open.push(expr.clone());
     }
     made.iter().for_each(|made| collect(made, depth + 1, values, found));
-}
-
-/// The functions that a callee may be, where it is no function's own name: `make()`, `builders[key]!(c)`.
-fn handed_functions(callee: &Expr, values: &Values<'_>) -> Vec<Expr> {
-    let found = values.eval(callee).into_iter().filter_map(|value| match value.datum {
-        Datum::Function(function) => Some(function),
-        _ => None,
-    });
-    found.filter(|function| function.at != callee.at).collect()
-}
-
-/// What an expression may be, each made or written out somewhere: what a loop takes, what stands at a
-/// place or under a key, what an object has.
-fn made_or_handed(expr: &Expr, values: &Values<'_>) -> Vec<Expr> {
-    let found = values.eval(expr).into_iter().filter_map(|value| match value.datum {
-        Datum::Object(made) | Datum::Function(made) => Some(made),
-        _ => None,
-    });
-    found.filter(|made| made.at != expr.at).collect()
 }
 
 fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &mut Leaves) {
@@ -147,7 +128,9 @@ fn called(expr: &Expr, call: &Call, depth: usize, values: &Values<'_>, found: &m
         values.handed_back(&body).iter().for_each(|inner| collect(inner, depth + 1, values, found));
         return;
     }
-    let functions = handed_functions(&expr.with(call.callee), values);
+    // What a callee is that is no function's own name: `make()`, `builders[key]!(c)`.
+    let mut functions = values.made_or_handed(&expr.with(call.callee));
+    functions.retain(|made| matches!(values.kind(made.at), Kind::Lambda { .. } | Kind::Reference { .. }));
     if !functions.is_empty() {
         functions.iter().for_each(|function| collect(function, depth + 1, values, found));
     } else if let Some(inside) = inside(expr, call, depth, values) {

@@ -8,13 +8,7 @@ use expect_test::expect;
 fn a_generator_a_service_behind_a_locator_and_extensions_on_the_context() {
     let document = scanned(
         r#"
-//- pubspec.yaml
-name: barn
-environment: { sdk: '>=3.0.0 <4.0.0' }
-dependencies:
-  flutter: { sdk: flutter }
-  flutter_bloc: ^8.0.0
-  get_it: ^7.0.0
+//- minimal: flutter
 //- lib/main.dart
 import 'package:flutter/material.dart';
 import 'package:barn/core/router.dart' as app_router;
@@ -297,13 +291,7 @@ export '../bloc/auth_cubit.dart';
 fn pages_that_lists_maps_records_and_functions_hold() {
     let document = scanned(
         r#"
-//- pubspec.yaml
-name: barn
-environment: { sdk: '>=3.0.0 <4.0.0' }
-dependencies:
-  flutter: { sdk: flutter }
-  flutter_bloc: ^8.0.0
-  get_it: ^7.0.0
+//- minimal: flutter
 //- lib/main.dart
 import 'package:flutter/material.dart';
 import 'pages.dart';
@@ -429,13 +417,7 @@ class ZPage extends StatelessWidget { const ZPage(); Widget build(BuildContext c
 fn tiles_that_open_the_page_they_are_made_with() {
     let document = scanned(
         r#"
-//- pubspec.yaml
-name: barn
-environment: { sdk: '>=3.0.0 <4.0.0' }
-dependencies:
-  flutter: { sdk: flutter }
-  flutter_bloc: ^8.0.0
-  get_it: ^7.0.0
+//- minimal: flutter
 //- lib/main.dart
 import 'package:flutter/material.dart';
 import 'pages.dart';

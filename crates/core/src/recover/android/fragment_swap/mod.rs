@@ -13,7 +13,7 @@ use crate::model::{Form, RouteKind, Style, Verb};
 use crate::recover::StyleRecoverer;
 use crate::recover::android::{SPEAKS, WAYS};
 use crate::syntax::{Call, Id, Kind};
-use crate::values::{Built, Datum, Expr, Ref, Type, Values};
+use crate::values::{Built, Expr, Ref, Type, Values};
 
 pub(in crate::recover) const RECOVERER: StyleRecoverer = StyleRecoverer {
     style: Some(Style::FragmentSwap),
@@ -386,8 +386,7 @@ fn pager(file: u32, values: &Values<'_>, facts: &mut Facts) {
 /// Pages that a list or map of the adapter's holds, made or as what makes them.
 fn held_elsewhere(at: Ref, body: Id, values: &Values<'_>, facts: &mut Facts) {
     let body = Expr::new(Ref { file: at.file, id: body });
-    for value in values.handed_back(&body).iter().flat_map(|back| values.eval(back)) {
-        let Datum::Object(made) = value.datum else { continue };
+    for made in values.handed_back(&body).iter().flat_map(|back| values.made_or_handed(back)) {
         let shown = instance(&values.built(&made), &made, made.at, values);
         if let Some(class) = shown.and_then(|shown| shown.class) {
             facts.routes.push(route(class, RouteKind::Tab, Opened::Inside, values));
